@@ -1,0 +1,34 @@
+/**
+ * The rooms of the application and the doors between them. ESLint reads this table (eslint.config.js);
+ * a test proves that a forbidden import is caught. Arrows point one way:
+ * routes -> ui, data, files, workers -> core, and inside core from plan and run down to units.
+ */
+
+/** Rooms of src/lib/core, each with the core rooms it may import. */
+export const coreRooms = {
+  units: [],
+  geometry: ['units'],
+  item: ['units', 'geometry'],
+  shop: ['units', 'item'],
+  intake: ['units', 'geometry', 'item'],
+  constructions: ['units', 'geometry', 'item', 'shop', 'intake'],
+  thread: ['units', 'item', 'shop'],
+  time: ['units', 'geometry', 'item', 'shop', 'thread'],
+  cutting: ['units', 'geometry', 'item', 'shop'],
+  sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
+  plan: ['units', 'geometry', 'item', 'shop', 'thread', 'time', 'cutting', 'sheet'],
+  run: ['units', 'item', 'shop', 'plan'],
+  documents: ['units', 'item', 'shop', 'plan', 'run']
+};
+
+/** Rooms of src/lib, each with the others it may import. Every room may import the core. */
+export const libRooms = {
+  data: [],
+  ui: [],
+  files: [],
+  workers: [],
+  server: []
+};
+
+/** Packages the core may use: pure computation, no page, no storage, no network. */
+export const corePackages = ['zod', 'papaparse', 'culori', 'clipper2-ts'];

@@ -1,0 +1,317 @@
+import { colourOf, UNKNOWN_COLOUR, type ReadRow } from '$lib/core/intake';
+import {
+  ITEM_VERSION,
+  type CountSource,
+  type Item,
+  type Remark,
+  type Step,
+  type Stop,
+  type Thread
+} from '$lib/core/item';
+import type { Alignment } from './align';
+import type { DetailColour, ExpectedStop, Pattern } from './pattern';
+
+/** The chart an item is made from: the text as it was pasted, its rows and where they belong. */
+export interface ChartInput {
+  text: string;
+  setAside: number[];
+  rows: ReadRow[];
+  alignment: Alignment;
+}
+
+export interface AssembleInput {
+  id: string;
+  name: string;
+  /** Time of making, ISO 8601. */
+  now: string;
+  construction: string;
+  params: Record<string, unknown>;
+  chart?: ChartInput;
+}
+
+/**
+ * Makes an item from a construction’s pattern: its stops take numbers, counts and colours from the chart
+ * where there is one, and estimated counts where there is none.
+ *
+ * @returns a whole item; what the chart left open is said in `remarks`
+ *
+ * @example
+ * assemble(pattern, { id: 'tab', name: 'Badger tab', now, construction: 'snap-tab', params, chart }).steps.length
+ */
+export function assemble(pattern: Pattern, input: AssembleInput): Item {
+  const threads = new ThreadRack();
+  const built = input.chart
+    ? stopsFromChart(pattern, input.chart, threads)
+    : stopsFromPattern(pattern, threads);
+  const steps = stepsOf(pattern, built);
+  return {
+    schema: 'jolt-step/item',
+    version: ITEM_VERSION,
+    id: input.id,
+    name: input.name,
+    note: '',
+    construction: input.construction,
+    params: input.params,
+    createdAt: input.now,
+    updatedAt: input.now,
+    threads: threads.all,
+    variants: [pattern.variant],
+    hoopings: pattern.hoopings,
+    files: [
+      {
+        id: 'file-1',
+        variantId: pattern.variant.id,
+        name: input.name,
+        ...(input.chart && {
+          source: { kind: 'pasted-chart' as const, text: input.chart.text, setAside: input.chart.setAside }
+        }),
+        stops: built.stops
+      }
+    ],
+    lines: pattern.lines,
+    pieces: pattern.pieces,
+    steps,
+    remarks: remarksOf(pattern, built, steps),
+    answers: []
+  };
+}
+
+/** Stops in file order, and which of them each expected stop became. */
+interface Built {
+  stops: Stop[];
+  byKey: Map<string, Stop[]>;
+  /** Extra stops, each with the stop of the chart before it. */
+  extras: { stop: Stop; after: Stop | undefined }[];
+}
+
+function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack): Built {
+  const built: Built = { stops: [], byKey: new Map(), extras: [] };
+  const expected = new Map(pattern.expected.map((stop) => [stop.key, stop]));
+  const matchOf = new Map(chart.alignment.matches.map((match) => [match.line, match]));
+  let before: Stop | undefined;
+
+  chart.rows.forEach((row, at) => {
+    const match = matchOf.get(row.line);
+    const targets = (match?.keys ?? []).flatMap((key) => expected.get(key) ?? []);
+    const [first] = targets;
+    const { line, number, name, colour, stitches, threadMetres } = row;
+    const role = first === undefined || acceptsRole(first, row.role) ? row.role : first.role;
+    const stop: Stop = {
+      id: `stop-${at + 1}`,
+      ...(first && { expects: first.key }),
+      number: number ?? at + 1,
+      name: nameOf(row, targets),
+      chart: { line, number, name, colour, stitches, threadMetres },
+      role,
+      confidence: match?.fixed ? 1 : role === row.role ? row.confidence : 0.7,
+      threadId: threads.take(colour || 'Not charted', colourOf(colour)),
+      visible: first?.visible ?? 'unknown',
+      countSource: stitches === null ? 'none' : 'chart',
+      phases: [phaseOf(stitches ?? 0, first)],
+      lineIds: [...new Set(targets.flatMap(({ lineIds }) => lineIds))],
+      halts: true,
+      protected: targets.some((target) => target.protected)
+    };
+    built.stops.push(stop);
+    if (targets.length === 0) built.extras.push({ stop, after: before });
+    for (const { key } of targets) built.byKey.set(key, [...(built.byKey.get(key) ?? []), stop]);
+    before = stop;
+  });
+
+  for (const missing of pattern.expected) {
+    if (built.byKey.has(missing.key) || missing.optional) continue;
+    const stop = expectedStop(missing, `stop-${missing.key}`, null, 'none', threads.take('Your choice'));
+    stop.phases = [phaseOf(0, missing)];
+    built.stops.push(stop);
+    built.byKey.set(missing.key, [stop]);
+  }
+  keepThreadsOn(pattern, built);
+  return built;
+}
+
+function stopsFromPattern(pattern: Pattern, threads: ThreadRack): Built {
+  const built: Built = { stops: [], byKey: new Map(), extras: [] };
+  for (const expected of pattern.expected) {
+    const colours: (DetailColour | undefined)[] = expected.repeats
+      ? (pattern.threads[expected.key] ?? [])
+      : [pattern.threads[expected.threadOf ?? expected.key]?.[0]];
+    colours.forEach((colour, at) => {
+      const number = built.stops.length + 1;
+      const thread = threads.take(colour?.name ?? 'Your choice', colour?.colour);
+      const stop = expectedStop(expected, `stop-${number}`, number, 'estimate', thread);
+      if (expected.repeats) stop.name = colours.length > 1 ? `${expected.name} ${at + 1}` : expected.name;
+      built.stops.push(stop);
+      built.byKey.set(expected.key, [...(built.byKey.get(expected.key) ?? []), stop]);
+    });
+  }
+  return built;
+}
+
+function expectedStop(
+  expected: ExpectedStop,
+  id: string,
+  number: number | null,
+  countSource: CountSource,
+  threadId: string
+): Stop {
+  const { key, name, role, visible, lineIds } = expected;
+  return {
+    id,
+    expects: key,
+    number,
+    name,
+    role,
+    confidence: 1,
+    threadId,
+    visible,
+    countSource,
+    phases: expected.estimate,
+    lineIds,
+    halts: true,
+    protected: expected.protected
+  };
+}
+
+/** Gives each stop whose colour is never seen, or must match, the thread of the stop it follows. */
+function keepThreadsOn(pattern: Pattern, built: Built): void {
+  for (const { key, threadOf } of pattern.expected) {
+    const leader = threadOf === undefined ? undefined : built.byKey.get(threadOf)?.[0];
+    // A leader the chart does not have says nothing about colour.
+    if (!leader || leader.number === null) continue;
+    for (const stop of built.byKey.get(key) ?? []) stop.threadId = leader.threadId;
+  }
+}
+
+/** Walks the pattern: hand steps as they stand, each stop once, extra stops behind the row before them. */
+function stepsOf(pattern: Pattern, built: Built): Step[] {
+  const steps: Step[] = [];
+  const hooping = pattern.hoopings[0]?.id ?? 'hooping-1';
+  const stepIdsOf = new Map<string, string[]>();
+  const lastIndexOf = new Map<Stop, number>();
+  const passesOf = new Map<Stop, number>();
+  let handsSince = 0;
+
+  const addStop = (stop: Stop, needs: string[], hoopingId: string): string => {
+    const before = lastIndexOf.get(stop);
+    // One row for two stops with no hand step between them is stitched once.
+    if (before !== undefined && before >= handsSince) return steps[before]?.id ?? stop.id;
+    const pass = (passesOf.get(stop) ?? 0) + 1;
+    const id = pass === 1 ? stop.id : `${stop.id}-again-${pass}`;
+    passesOf.set(stop, pass);
+    lastIndexOf.set(stop, steps.length);
+    steps.push({ kind: 'stop', id, hoopingId, needs, note: '', stopId: stop.id, pass });
+    for (const extra of built.extras) {
+      if (extra.after === stop && pass === 1) addStop(extra.stop, [], hoopingId);
+    }
+    return id;
+  };
+
+  const needsOf = (needs: string[] = []): string[] =>
+    needs.flatMap((need) => stepIdsOf.get(need) ?? []).filter((id, at, all) => all.indexOf(id) === at);
+
+  let leading = built.extras.filter(({ after }) => after === undefined);
+  for (const entry of pattern.entries) {
+    const hoopingId = entry.hoopingId ?? hooping;
+    if (entry.kind === 'stop') {
+      for (const { stop } of leading) addStop(stop, [], hoopingId);
+      leading = [];
+      const needs = needsOf(entry.needs);
+      const ids = (built.byKey.get(entry.key) ?? []).map((stop) => addStop(stop, needs, hoopingId));
+      // What needs a stop that the item does not have needs what that stop needed.
+      stepIdsOf.set(entry.key, ids.length > 0 ? ids : needs);
+    } else {
+      handsSince = steps.length + 1;
+      stepIdsOf.set(entry.id, [entry.id]);
+      const needs = needsOf(entry.needs);
+      steps.push({ kind: 'hand', id: entry.id, hoopingId, needs, note: entry.note ?? '', op: entry.op });
+    }
+  }
+  markHalts(steps, built.stops);
+  return steps;
+}
+
+/** A machine must halt after every stop that hands follow. */
+function markHalts(steps: Step[], stops: Stop[]): void {
+  const halting = new Set(
+    steps.flatMap((step, at) => (step.kind === 'stop' && steps[at + 1]?.kind !== 'stop' ? [step.stopId] : []))
+  );
+  for (const stop of stops) stop.halts = halting.has(stop.id);
+}
+
+function remarksOf(pattern: Pattern, built: Built, steps: Step[]): Remark[] {
+  const remarks: Remark[] = [];
+  const nameOfKey = new Map(pattern.expected.map(({ key, name }) => [key, name.toLowerCase()]));
+  for (const stop of built.stops) {
+    const step = steps.find((candidate) => candidate.kind === 'stop' && candidate.stopId === stop.id);
+    const base = { stepId: step?.id };
+    if (stop.number === null) {
+      remarks.push({
+        ...base,
+        id: `no-row-${stop.expects ?? stop.id}`,
+        severity: 'warn',
+        text: `Your chart has no row for the ${nameOfKey.get(stop.expects ?? '') ?? stop.name}. Its hand steps stay; check which stop of your file does this.`
+      });
+    } else if (stop.countSource === 'none') {
+      remarks.push({
+        ...base,
+        id: `no-count-${stop.id}`,
+        severity: 'warn',
+        text: `Stop ${stop.number} has no stitch count, so its time is not counted.`
+      });
+    }
+  }
+  for (const { stop } of built.extras) {
+    remarks.push({
+      id: `extra-${stop.id}`,
+      severity: 'note',
+      stepId: stop.id,
+      text: `Stop ${stop.number ?? ''} is extra: the pattern does not expect it. It stays where your chart has it.`
+    });
+  }
+  for (const step of steps) {
+    if (step.kind !== 'stop' || step.pass === 1) continue;
+    const number = built.stops.find(({ id }) => id === step.stopId)?.number;
+    remarks.push({
+      id: `again-${step.id}`,
+      severity: 'note',
+      stepId: step.id,
+      text: `Stop ${number ?? ''} runs again here: send the machine back to it before you start.`
+    });
+  }
+  return remarks;
+}
+
+function acceptsRole(expected: ExpectedStop, role: ReadRow['role']): boolean {
+  return expected.role === role || (expected.repeats && expected.alsoRoles.includes(role));
+}
+
+/** Counts of one row as a phase; a satin’s stitches are as long as it is wide, which the pattern knows. */
+function phaseOf(stitches: number, expected: ExpectedStop | undefined): Stop['phases'][number] {
+  const { length, width } = expected?.estimate[0] ?? {};
+  return width === undefined ? { stitches, attended: false } : { stitches, length, width, attended: false };
+}
+
+/** Details keep the chart’s word; a stop the pattern names takes its name, two together both. */
+function nameOf(row: ReadRow, targets: ExpectedStop[]): string {
+  const own = capitalised(row.name || row.colour || 'Stop');
+  if (targets.length === 0 || targets.some(({ repeats }) => repeats)) return own;
+  return targets.map(({ name }, at) => (at === 0 ? name : name.toLowerCase())).join(' and ');
+}
+
+function capitalised(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Threads by name, each once. */
+class ThreadRack {
+  readonly all: Thread[] = [];
+
+  take(name: string, colour = UNKNOWN_COLOUR): string {
+    const shown = capitalised(name.trim());
+    const found = this.all.find((thread) => thread.name.toLowerCase() === shown.toLowerCase());
+    if (found) return found.id;
+    const id = `thread-${this.all.length + 1}`;
+    this.all.push({ id, name: shown.slice(0, 80), colour });
+    return id;
+  }
+}

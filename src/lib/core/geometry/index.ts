@@ -1,0 +1,3 @@
+export * from './offset';
+export * from './path';
+export * from './shapes';

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+
+/** A point in hoop coordinates, mm: origin at the centre of the stitch field, x right, y down from above. */
+export const Point = z.tuple([z.number(), z.number()]);
+export type Point = z.infer<typeof Point>;
+
+/** A line of straight pieces; curves are flattened before they get here. */
+export const Path = z.object({ closed: z.boolean(), points: z.array(Point).min(2) });
+export type Path = z.infer<typeof Path>;
+
+export interface Extents {
+  minX: number;
+  minY: number;
+  maxX: number;
+  maxY: number;
+  width: number;
+  height: number;
+}
+
+/**
+ * The smallest upright box round a path, mm.
+ *
+ * @example
+ * extents(rectangle(30, 94)).height // 94
+ */
+export function extents(path: Path): Extents {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of path.points) {
+    minX = Math.min(minX, x);
+    minY = Math.min(minY, y);
+    maxX = Math.max(maxX, x);
+    maxY = Math.max(maxY, y);
+  }
+  return { minX, minY, maxX, maxY, width: maxX - minX, height: maxY - minY };
+}
+
+/**
+ * Length along a path, mm, the closing piece included.
+ *
+ * @example
+ * pathLength(rectangle(30, 94)) // 248
+ */
+export function pathLength(path: Path): number {
+  let sum = 0;
+  for (let at = 1; at < path.points.length; at++) sum += distance(path.points[at - 1], path.points[at]);
+  if (path.closed) sum += distance(path.points[path.points.length - 1], path.points[0]);
+  return sum;
+}
+
+/**
+ * Area inside a closed path, mm², by the shoelace formula; 0 for an open one.
+ *
+ * @example
+ * pathArea(rectangle(30, 94)) // 2820
+ */
+export function pathArea(path: Path): number {
+  if (!path.closed) return 0;
+  let twice = 0;
+  path.points.forEach(([x, y], at) => {
+    const [nextX, nextY] = path.points[(at + 1) % path.points.length] ?? [x, y];
+    twice += x * nextY - nextX * y;
+  });
+  return Math.abs(twice) / 2;
+}
+
+/** The path seen from behind: x mirrored, as when the hoop is turned over left to right. */
+export function mirrored(path: Path): Path {
+  return { ...path, points: path.points.map(([x, y]): Point => [x === 0 ? 0 : -x, y]) };
+}
+
+function distance(from: Point | undefined, to: Point | undefined): number {
+  return from && to ? Math.hypot(to[0] - from[0], to[1] - from[1]) : 0;
+}

@@ -1,0 +1,3 @@
+export * from './chart';
+export { colourOf, isColourName, UNKNOWN_COLOUR } from './colour';
+export * from './roleGuess';

@@ -1,0 +1,115 @@
+import { cutList } from '$lib/core/cutting';
+import { findStop, type Item } from '$lib/core/item';
+import { defaultSetup, fitsField, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/shop';
+import { upperThread } from '$lib/core/thread';
+import { sumEstimates } from '$lib/core/time';
+import { formatSize } from '$lib/core/units';
+import { PLAN_VERSION, type Plan, type PlanWarning } from './schema';
+import { planSteps } from './steps';
+
+/** The variant, machine and hoop that a setup names, or the shop’s own choice where it names what is gone. */
+interface Resolved {
+  setup: Setup;
+  machine: Machine;
+  hoop: Hoop;
+  warnings: PlanWarning[];
+}
+
+/**
+ * Plans an item for a setup in a shop: the merged sheet with its wording, times, threads and cutting list.
+ * A plan is a function of its arguments alone, so the same arguments give the same plan.
+ *
+ * @param item what to make
+ * @param setup how it is made this time; the shop’s own choice where missing
+ * @param shop machines, hoops, hand times, unit
+ * @throws RangeError when the shop has no machine or no hoop
+ *
+ * @example
+ * plan(badgerTab, undefined, shop).totals.needle.value // 492 s on one needle at 400 spm
+ */
+export function plan(item: Item, setup: Setup | undefined, shop: Shop): Plan {
+  const resolved = resolve(item, setup, shop);
+  const { machine, hoop } = resolved;
+  const variant = item.variants.find(({ id }) => id === resolved.setup.variantId) ?? item.variants[0];
+  if (!variant) throw new RangeError('An item needs a variant.');
+  const steps = planSteps(item, shop, machine, hoop);
+  const stops = steps.flatMap(({ stop }) => stop ?? []);
+  const warnings: PlanWarning[] = [
+    ...resolved.warnings,
+    ...item.remarks.map(({ id, severity, stepId, text }) => ({ id, severity, stepId: stepId ?? null, text }))
+  ];
+  if (!fitsField(hoop, variant.size)) {
+    warnings.push({
+      id: 'outside-field',
+      severity: 'stop',
+      stepId: null,
+      text: `The outline, ${formatSize(variant.size, shop.unit)}, does not fit the stitch field of ${hoop.name}, ${formatSize(hoop.field, shop.unit)}. Choose a larger hoop.`
+    });
+  }
+  return {
+    schema: 'jolt-step/plan',
+    version: PLAN_VERSION,
+    itemId: item.id,
+    itemName: item.name,
+    unit: shop.unit,
+    finished: variant.finished,
+    copies: resolved.setup.copies,
+    machine: { id: machine.id, name: machine.name, needles: machine.needles, setSpm: machine.setSpm },
+    hoop: { id: hoop.id, name: hoop.name, field: hoop.field },
+    steps,
+    totals: {
+      hands: sumEstimates(
+        'hands',
+        steps.map(({ hands }) => hands)
+      ),
+      needle: sumEstimates(
+        'needle',
+        steps.map(({ running }) => running)
+      ),
+      waiting: sumEstimates(
+        'waiting',
+        steps.map(({ waiting }) => waiting)
+      )
+    },
+    stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
+    upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
+    bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
+    threads: threadUse(item),
+    cuts: cutList(item, hoop, shop.rounding, resolved.setup.copies),
+    warnings
+  };
+}
+
+function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {
+  const standard = defaultSetup(item, shop);
+  const setup = wanted ?? standard;
+  const machine =
+    shop.machines.find(({ id }) => id === setup.machineId) ??
+    shop.machines.find(({ id }) => id === standard.machineId);
+  const hoop =
+    shop.hoops.find(({ id }) => id === setup.hoopId) ?? shop.hoops.find(({ id }) => id === standard.hoopId);
+  if (!machine || !hoop) throw new RangeError('A shop needs a machine and a hoop.');
+  const warnings: PlanWarning[] = [];
+  const gone = (what: string, used: string): void => {
+    const text = `The ${what} of this item is no longer in the shop. Planned with ${used}.`;
+    warnings.push({ id: `${what}-gone`, severity: 'warn', stepId: null, text });
+  };
+  if (machine.id !== setup.machineId) gone('machine', machine.name);
+  if (hoop.id !== setup.hoopId) gone('hoop', hoop.name);
+  return { setup, machine, hoop, warnings };
+}
+
+/** Upper thread by thread, in the order of first use, a stop that runs twice counted twice. */
+function threadUse(item: Item): Plan['threads'] {
+  const uses = new Map<string, Plan['threads'][number]>();
+  for (const step of item.steps) {
+    const stop = step.kind === 'stop' ? findStop(item, step.stopId) : undefined;
+    const thread = stop && item.threads.find(({ id }) => id === stop.threadId);
+    if (!stop || !thread) continue;
+    const use = uses.get(thread.id) ?? { thread, upperMetres: 0, stops: 0 };
+    use.upperMetres += upperThread(stop).metres;
+    use.stops += 1;
+    uses.set(thread.id, use);
+  }
+  return [...uses.values()];
+}

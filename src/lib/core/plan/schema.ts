@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { CutPiece } from '$lib/core/cutting';
+import { CountSource, Operation, Role, Thread } from '$lib/core/item';
+import { HoopState, Mark } from '$lib/core/sheet';
+import { Estimate } from '$lib/core/time';
+
+export const PLAN_VERSION = 1;
+
+/** What a plan says of a stop, beside its step. */
+export const PlanStop = z.object({
+  stopId: z.string(),
+  machineNumber: z.number().int().nullable(),
+  pass: z.number().int(),
+  role: Role,
+  confidence: z.number(),
+  charted: z.string().describe('colour as charted, empty where no chart says'),
+  visible: z.enum(['front', 'back', 'both', 'hidden', 'unknown']),
+  protected: z.boolean(),
+  halts: z.boolean(),
+  stitches: z.number().int(),
+  countSource: CountSource,
+  upperMetres: z.number(),
+  bobbinMetres: z.number(),
+  threadSource: z.enum(['chart', 'role-average', 'none'])
+});
+export type PlanStop = z.infer<typeof PlanStop>;
+
+/** One line of the merged sheet. Numbers run from 1 over the whole item. */
+export const PlanStep = z.object({
+  id: z.string(),
+  number: z.number().int(),
+  itemStepId: z.string().nullable().describe('null for a step that the setup brings, as re-threading'),
+  kind: z.enum(['stop', 'hand']),
+  mark: Mark.nullable(),
+  title: z.string(),
+  detail: z.string(),
+  note: z.string(),
+  op: Operation.nullable(),
+  stop: PlanStop.nullable(),
+  thread: Thread.nullable().describe('thread that is, or is put, on the needle'),
+  needle: z.number().int().nullable(),
+  hoop: HoopState,
+  hands: Estimate,
+  running: Estimate.describe('needle time'),
+  waiting: Estimate,
+  parts: z.array(z.object({ key: z.string(), times: z.number(), seconds: z.number() })),
+  caution: z.string().nullable()
+});
+export type PlanStep = z.infer<typeof PlanStep>;
+
+export const PlanWarning = z.object({
+  id: z.string(),
+  severity: z.enum(['stop', 'warn', 'note']),
+  stepId: z.string().nullable(),
+  text: z.string()
+});
+export type PlanWarning = z.infer<typeof PlanWarning>;
+
+export const ThreadUse = z.object({
+  thread: Thread,
+  upperMetres: z.number(),
+  stops: z.number().int()
+});
+
+/** Everything computed from an item, a setup and a shop. A screen shows it and computes nothing. */
+export const Plan = z.object({
+  schema: z.literal('jolt-step/plan'),
+  version: z.literal(PLAN_VERSION),
+  itemId: z.string(),
+  itemName: z.string(),
+  unit: z.enum(['mm', 'in']),
+  finished: z.object({ width: z.number(), height: z.number() }),
+  copies: z.number().int(),
+  machine: z.object({ id: z.string(), name: z.string(), needles: z.number().int(), setSpm: z.number() }),
+  hoop: z.object({
+    id: z.string(),
+    name: z.string(),
+    field: z.object({ width: z.number(), height: z.number() })
+  }),
+  steps: z.array(PlanStep),
+  totals: z.object({ hands: Estimate, needle: Estimate, waiting: Estimate }),
+  stitches: z.number().int(),
+  upperMetres: z.number(),
+  bobbinMetres: z.number(),
+  threads: z.array(ThreadUse),
+  cuts: z.array(CutPiece),
+  warnings: z.array(PlanWarning)
+});
+export type Plan = z.infer<typeof Plan>;

@@ -1,0 +1,137 @@
+import { findStop, findThread, stitchesOf, type Item, type Operation, type Stop } from '$lib/core/item';
+import type { Hoop, Machine, Shop } from '$lib/core/shop';
+import {
+  cautionOf,
+  HOOP_AT_START,
+  hoopAfter,
+  markOf,
+  STOP_CAUTION,
+  wordingOf,
+  type HoopState
+} from '$lib/core/sheet';
+import { bobbinThread, threadChanges, upperThread, type ThreadChange } from '$lib/core/thread';
+import { fromDefaults, handTime, needleSeconds } from '$lib/core/time';
+import type { PlanStep } from './schema';
+
+/**
+ * The steps of an item on a machine: the item’s own, with the set-up and the thread changes that this
+ * machine brings between them, numbered from 1.
+ */
+export function planSteps(item: Item, shop: Shop, machine: Machine, hoop: Hoop): PlanStep[] {
+  const steps: PlanStep[] = [];
+  const changes = changesByStep(item, machine);
+  let state: HoopState = HOOP_AT_START;
+
+  const addHand = (id: string, itemStepId: string | null, op: Operation, note: string): void => {
+    const { title, detail } = wordingOf(op, { item, unit: shop.unit, hoop: state });
+    const time = handTime(op, item, shop.hands, machine);
+    const after = hoopAfter(state, op);
+    steps.push({
+      id,
+      number: steps.length + 1,
+      itemStepId,
+      kind: 'hand',
+      mark: markOf(op.do),
+      title,
+      detail,
+      note,
+      op,
+      stop: null,
+      thread: op.do === 'thread' ? (findThread(item, op.threadId) ?? null) : null,
+      needle: null,
+      // A step that moves the hoop shows where it goes; any other where it is.
+      hoop: after,
+      hands: fromDefaults('hands', time.hands),
+      running: fromDefaults('needle', 0),
+      waiting: fromDefaults('waiting', time.waiting),
+      parts: time.parts,
+      caution: cautionOf(op) ?? null
+    });
+    state = after;
+  };
+
+  addHand('set-up', null, { do: 'set-up' }, '');
+  for (const step of item.steps) {
+    if (step.kind === 'hand') {
+      addHand(step.id, step.id, step.op, step.note);
+      continue;
+    }
+    const stop = findStop(item, step.stopId);
+    if (!stop) continue;
+    const change = changes.get(step.id);
+    if (change?.kind === 'thread')
+      addHand(`thread-before-${step.id}`, null, { do: 'thread', threadId: stop.threadId }, '');
+    steps.push(stopStep(step.id, steps.length + 1, step.pass, step.note, stop, change));
+  }
+  return steps;
+
+  function stopStep(
+    id: string,
+    number: number,
+    pass: number,
+    note: string,
+    stop: Stop,
+    change: ThreadChange | undefined
+  ): PlanStep {
+    const upper = upperThread(stop);
+    return {
+      id,
+      number,
+      itemStepId: id,
+      kind: 'stop',
+      mark: null,
+      title: stop.name,
+      detail: stopDetail(stop, pass),
+      note,
+      op: null,
+      stop: {
+        stopId: stop.id,
+        machineNumber: stop.number,
+        pass,
+        role: stop.role,
+        confidence: stop.confidence,
+        charted: stop.chart?.colour ?? '',
+        visible: stop.visible,
+        protected: stop.protected,
+        halts: stop.halts,
+        stitches: stitchesOf(stop),
+        countSource: stop.countSource,
+        upperMetres: upper.metres,
+        bobbinMetres: bobbinThread(stop),
+        threadSource: upper.source
+      },
+      thread: findThread(item, stop.threadId) ?? null,
+      needle: machine.needles > 1 ? (change?.needle ?? null) : null,
+      hoop: state,
+      hands: fromDefaults('hands', 0),
+      running: fromDefaults('needle', needleSeconds(stop, machine, hoop, change?.kind === 'switch')),
+      waiting: fromDefaults('waiting', 0),
+      parts: [],
+      caution: STOP_CAUTION
+    };
+  }
+}
+
+/** The thread change before each stop’s step. */
+function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> {
+  const stops = item.steps.flatMap((step) => {
+    const stop = step.kind === 'stop' ? findStop(item, step.stopId) : undefined;
+    // A stop the file does not have is never stitched, so it needs no thread.
+    return stop && stop.number !== null ? [{ stepId: step.id, threadId: stop.threadId }] : [];
+  });
+  const changes = threadChanges(
+    stops.map(({ threadId }) => threadId),
+    machine.needles
+  );
+  return new Map(stops.flatMap(({ stepId }, at) => (changes[at] ? [[stepId, changes[at]] as const] : [])));
+}
+
+function stopDetail(stop: Stop, pass: number): string {
+  if (stop.number === null) return 'Your chart has no row for this. Check which stop of your file does it.';
+  const stitches = stitchesOf(stop);
+  const count =
+    stop.countSource === 'none'
+      ? 'Stitch count unknown.'
+      : `${stitches.toLocaleString('en')} stitches${stop.countSource === 'estimate' ? ', estimated' : ''}.`;
+  return pass > 1 ? `Send the machine back to stop ${stop.number} and run it again. ${count}` : count;
+}

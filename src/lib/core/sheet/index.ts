@@ -1,0 +1,4 @@
+export * from './cautions';
+export * from './hoopState';
+export * from './marks';
+export * from './wording';

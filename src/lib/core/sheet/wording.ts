@@ -1,0 +1,267 @@
+import {
+  findLine,
+  findPiece,
+  findThread,
+  type Face,
+  type Hold,
+  type Item,
+  type Operation,
+  type OperationKind,
+  type OperationOf
+} from '$lib/core/item';
+import { formatLength, type LengthUnit } from '$lib/core/units';
+import type { HoopState } from './hoopState';
+
+/** What an operation is said with: a title that reads from two metres, and one or two sentences. */
+export interface Wording {
+  title: string;
+  detail: string;
+}
+
+/** What the words depend on besides the operation. */
+export interface WordingContext {
+  item: Item;
+  unit: LengthUnit;
+  /** The hoop while the step is done. */
+  hoop: HoopState;
+}
+
+type Writer<K extends OperationKind> = (op: OperationOf<K>, context: WordingContext) => Wording;
+
+/**
+ * The words of a hand step, made from its operation alone, so that the sheet can never say one thing and
+ * mean another. Faces are said as the maker sees them: a piece whose right side is down in the model is
+ * “right side to you” when the hoop is turned over.
+ *
+ * @example
+ * wordingOf(layBack, { item, unit: 'mm', hoop: { where: 'off', turned: true } }).title
+ * // 'Lay BACK, right side to you'
+ */
+export function wordingOf(op: Operation, context: WordingContext): Wording {
+  // The table below has a writer for each kind; the kind that picks it is the kind of `op`.
+  const write = WRITERS[op.do] as Writer<OperationKind>;
+  return write(op, context);
+}
+
+const say = (title: string, detail = ''): Wording => ({ title, detail });
+
+const WRITERS: { [K in OperationKind]: Writer<K> } = {
+  'set-up': () =>
+    say(
+      'Set up the job',
+      'Load the file. Check that hoop, copies and needle colours are the ones on this sheet.'
+    ),
+  hoop: (op, context) =>
+    say(
+      `Hoop ${names(op.pieceIds, context)}`,
+      op.sticky
+        ? 'Paper side up, drum-tight. Score the paper inside the ring and peel it.'
+        : 'Drum-tight, caught by the ring on all four edges. Line up the arrows of the ring.'
+    ),
+  unhoop: () => say('Unhoop', 'Registration is lost from here: be sure every stop is done.'),
+  'hoop-on': (_, { hoop }) =>
+    hoop.turned
+      ? say('Put the hoop on', 'It is still turned over: turn it back first.')
+      : say(
+          'Put the hoop on',
+          'Seat it fully. Feel underneath that nothing is folded. Watch the first stitches.'
+        ),
+  'hoop-off': () => say('Take the hoop off', 'Leave everything in the ring.'),
+  'turn-over': (_, { hoop }) =>
+    hoop.turned
+      ? say('Turn the hoop back', 'Front of the hoop up again. Keep what lies underneath flat.')
+      : say('Turn the hoop over', 'Left to right. The back of the work now faces you.'),
+  'frame-forward': () => say('Bring the frame forward', 'The hoop stays on.'),
+  lay: writeLay,
+  tape: (op, context) => say(`Tape ${name(op.pieceId, context)}`, tapeWords(op.strips)),
+  untape: (op) => say('Take the tape off', `${op.strips} strips. Pull along the stitching, not across it.`),
+  spray: (op, context) =>
+    say(`Spray ${name(op.pieceId, context)}`, 'Lightly, on its wrong side, away from the machine.'),
+  glue: (op, context) =>
+    say(
+      `Glue inside the ${line(op.lineId, context)}`,
+      `For ${name(op.pieceId, context)}. Keep the glue off the stitching line.`
+    ),
+  pin: (op, context) => say(`Pin ${name(op.pieceId, context)}`, `${op.pins} pins, outside the stitching.`),
+  unpin: () => say('Take every pin out', 'Count them.'),
+  fuse: (op, context) => say(`Fuse ${name(op.pieceId, context)}`, 'Press, do not slide.'),
+  press: () => say('Press'),
+  'press-folds': (op, context) =>
+    say(`Press ${length(op.fold, context)} under on ${name(op.pieceId, context)}`, 'Before you start.'),
+  flip: (op, context) =>
+    say(
+      `Flip ${name(op.pieceId, context)}`,
+      `Fold it over at the ${line(op.lineId, context)}. Finger-press along the seam.`
+    ),
+  trim: (op, context) =>
+    say(
+      `Trim ${names(op.pieceIds, context)}`,
+      `${op.margin === 0 ? 'Close' : `Leave ${length(op.margin, context)}`} ${op.side} the ${line(op.lineId, context)}. ${
+        op.where === 'on-machine' ? 'The hoop stays on.' : 'Hoop off, on the table.'
+      }`
+    ),
+  'cut-away-behind': (op, context) =>
+    say(
+      `Cut ${names(op.pieceIds, context)} away behind`,
+      `Inside the ${line(op.lineId, context)}, from the back.`
+    ),
+  'cut-through': (op, context) =>
+    say(
+      `Cut through ${names(op.pieceIds, context)}`,
+      `Just inside the ${line(op.lineId, context)}, on a mat.`
+    ),
+  'patch-hole': (op, context) =>
+    say(
+      'Patch the hole',
+      `Lay ${name(op.pieceId, context)} over the ${line(op.lineId, context)} and cover it fully.`
+    ),
+  zip: (op, context) =>
+    op.to === 'closed'
+      ? say(`Close ${name(op.pieceId, context)}`)
+      : say(
+          `Open ${name(op.pieceId, context)}${op.to === 'three-quarters' ? ' three quarters' : ''}`,
+          'You turn the work through it later.'
+        ),
+  'topping-on': (op, context) =>
+    say(`Lay ${name(op.pieceId, context)} on top`, 'Over all of the stitching to come.'),
+  'topping-off': (op, context) =>
+    say(`Take ${name(op.pieceId, context)} off`, 'Tear it, then dab the rest away.'),
+  thread: (op, context) =>
+    say(
+      `Thread ${findThread(context.item, op.threadId)?.name ?? 'the next colour'}`,
+      'Cut at the spool, pull the tail out through the needle, thread. Hold the tail for the first stitches.'
+    ),
+  bobbin: (op, context) =>
+    say(
+      op.threadId
+        ? `Change the bobbin: ${findThread(context.item, op.threadId)?.name ?? 'matching'}`
+        : 'Put in a full bobbin',
+      'The work stays in the hoop.'
+    ),
+  'wind-bobbin': (op, context) =>
+    say(
+      `Wind a bobbin${op.threadId ? `: ${findThread(context.item, op.threadId)?.name ?? ''}` : ''}`,
+      'Wind it full.'
+    ),
+  needle: (op) => say(`Change the needle: ${op.needle}`, 'Flat side where it belongs, pushed up fully.'),
+  speed: (op) => say(`Set the speed to ${op.spm}`, 'Stitches a minute.'),
+  trace: () => say('Trace the design', 'Watch that the needle stays inside the ring.'),
+  'insert-run': (op) =>
+    say(`Run ${op.fileName}`, 'Leave this file, load that one, stitch it, load this one again.'),
+  snip: (op) => {
+    const where = { front: 'on the front', back: 'on the back', both: 'on both sides' }[op.side];
+    return say(`Snip tails and jumps ${where}`, op.jumps > 0 ? `About ${op.jumps}.` : '');
+  },
+  inspect: () =>
+    say('Look before you unhoop', 'Front and back: a stop can still run again now. Afterwards it cannot.'),
+  'check-under': () => say('Look under the hoop', 'Nothing folded, nothing caught.'),
+  'tear-away': () =>
+    say('Tear the stabiliser away', 'Hold the stitches down with your thumb and tear towards them.'),
+  rinse: () =>
+    say('Rinse', 'Warm water, until it no longer feels slippery. Keep what dissolves out of the drain.'),
+  wait: (op) => WAIT_WORDS[op.why],
+  'fray-fluid': (op, context) =>
+    say('Seal the edge', `Run fray fluid along the ${line(op.lineId, context)}, before you cut.`),
+  'heat-adhesive': (op, context) =>
+    say(
+      `Iron ${name(op.pieceId, context)} to the back`,
+      'Patch face down on a sheet, rough side to its back. The paper stays on.'
+    ),
+  'cut-roughly': (op, context) =>
+    say('Cut roughly', `About ${length(op.margin, context)} outside the ${line(op.lineId, context)}.`),
+  'cut-out': (op, context) =>
+    say(
+      'Cut out',
+      `${length(op.margin, context)} outside the ${line(op.lineId, context)}, all round. Do not touch a thread.`
+    ),
+  clip: (op, context) =>
+    say('Clip the curves', `Along the ${line(op.lineId, context)}, up to the seam but not into it.`),
+  'turn-through': (op) =>
+    say(
+      `Turn through the ${op.opening}${op.times === 2 ? ', twice' : ''}`,
+      'Push the corners out with something blunt, never scissors.'
+    ),
+  'close-opening': (op) => say(`Close the ${op.opening} by ${op.by}`),
+  punch: (op) => say(op.holes === 1 ? 'Punch the hole' : `Punch ${op.holes} holes`, 'At the marks.'),
+  hardware: writeHardware,
+  other: (op) => say(op.title)
+};
+
+function writeLay(op: OperationOf<'lay'>, context: WordingContext): Wording {
+  const face =
+    findPiece(context.item, op.pieceId)?.shows === 'nothing' ? '' : `, ${faceWords(op.face, context.hoop)}`;
+  const cover = op.covers
+    ? `Cover the ${line(op.covers, context)} by ${length(op.over, context)} all round.`
+    : 'Where the line shows.';
+  const where = op.side === 'below' && !context.hoop.turned ? ' Slide it under the hoop.' : '';
+  return say(`Lay ${name(op.pieceId, context)}${face}`, `${cover}${where} ${holdWords(op.hold)}`.trim());
+}
+
+function writeHardware(op: OperationOf<'hardware'>): Wording {
+  const many = op.count > 1;
+  switch (op.kind) {
+    case 'snap':
+      return say(
+        many ? `Set ${op.count} snaps` : 'Set the snap',
+        'Each takes 2 caps, 1 socket, 1 stud. Test on a scrap first.'
+      );
+    case 'eyelet':
+      return say(many ? `Set ${op.count} eyelets` : 'Set the eyelet', 'The flange goes on the front.');
+    case 'split-ring':
+      return say(many ? 'Put the rings on' : 'Put the ring on');
+    case 'ribbon-loop':
+      return say(many ? 'Put the ribbon loops on' : 'Put the ribbon loop on');
+  }
+}
+
+const WAIT_WORDS: Record<OperationOf<'wait'>['why'], Wording> = {
+  'fray-fluid': say('Let the edge dry', 'Cut only when the fray fluid no longer feels damp.'),
+  glue: say('Let the glue set'),
+  soak: say('Let it soak', 'Flat, in warm water.'),
+  dry: say('Let it dry', 'Flat, overnight.')
+};
+
+/** The face of a piece as the maker sees it, the hoop held as it is. */
+export function faceWords(face: Face, hoop: HoopState): string {
+  return (face === 'up') !== hoop.turned ? 'right side to you' : 'face down';
+}
+
+function holdWords(hold: Hold): string {
+  switch (hold.by) {
+    case 'tape':
+      return tapeWords(hold.strips);
+    case 'pins':
+      return `Pin it with ${hold.pins} pins, outside the stitching.`;
+    case 'spray':
+      return 'Spray its wrong side first, away from the machine.';
+    case 'glue':
+      return 'A little glue, inside the line.';
+    case 'fuse':
+      return 'Fuse it: press, do not slide.';
+    case 'nothing':
+      return '';
+  }
+}
+
+function tapeWords(strips: number): string {
+  return strips === 4
+    ? 'Tape all four corners, outside the stitching.'
+    : `Tape it with ${strips} strips, outside the stitching.`;
+}
+
+function name(pieceId: string, { item }: WordingContext): string {
+  return findPiece(item, pieceId)?.name ?? 'a piece that is gone';
+}
+
+function names(pieceIds: string[], context: WordingContext): string {
+  const all = pieceIds.map((id) => name(id, context));
+  return all.length < 2 ? (all[0] ?? 'nothing') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;
+}
+
+function line(lineId: string, { item }: WordingContext): string {
+  return findLine(item, lineId)?.name.toLowerCase() ?? 'line that is gone';
+}
+
+function length(mm: number, { unit }: WordingContext): string {
+  return formatLength(mm, unit);
+}

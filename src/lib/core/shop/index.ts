@@ -1,0 +1,3 @@
+export * from './defaults';
+export * from './handTimes';
+export * from './schema';

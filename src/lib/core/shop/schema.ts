@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { HandTimes } from './handTimes';
+
+export const SHOP_VERSION = 1;
+export const SETUP_VERSION = 1;
+
+const Id = z.string().min(1).max(120);
+const Spm = z.number().int().min(50).max(1500);
+const Mm = z.number().min(0).max(5000);
+
+export const Machine = z.object({
+  id: Id,
+  name: z.string().min(1).max(80),
+  needles: z.number().int().min(1).max(20),
+  heads: z.number().int().min(1).max(24).default(1),
+  setSpm: Spm.describe('speed the maker sets, stitches a minute'),
+  maxSpm: Spm.describe('highest speed of the machine'),
+  paceSpm: Spm.nullable().describe(
+    'what it really averages; null until known: 420 on one needle, 800 on several'
+  ),
+  trimmer: z.boolean()
+});
+export type Machine = z.infer<typeof Machine>;
+
+export const Hoop = z.object({
+  id: Id,
+  name: z.string().min(1).max(80),
+  field: z.object({ width: Mm.min(10), height: Mm.min(10) }).describe('area the needle can reach, mm'),
+  ring: z.object({ width: Mm.min(10), height: Mm.min(10) }).describe('outer size of the ring, mm'),
+  capSpm: Spm.nullable().default(null).describe('highest speed in this hoop, if it has one')
+});
+export type Hoop = z.infer<typeof Hoop>;
+
+export const Shop = z.object({
+  schema: z.literal('jolt-step/shop'),
+  version: z.literal(SHOP_VERSION),
+  id: Id,
+  name: z.string().min(1).max(120),
+  unit: z.enum(['mm', 'in']),
+  rounding: z.enum(['quarter-inch', '5mm']),
+  machines: z.array(Machine).min(1),
+  hoops: z.array(Hoop).min(1),
+  hands: HandTimes,
+  schools: z.record(z.string(), z.string()).default({}).describe('how the maker answers where makers differ')
+});
+export type Shop = z.infer<typeof Shop>;
+
+/** How one item is made this time: a plan is always made for a setup. */
+export const Setup = z.object({
+  schema: z.literal('jolt-step/setup'),
+  version: z.literal(SETUP_VERSION),
+  itemId: Id,
+  variantId: Id,
+  machineId: Id,
+  hoopId: Id,
+  copies: z.number().int().min(1).max(500).default(1),
+  threads: z.record(z.string(), z.string()).default({}).describe('spool used for a thread of the item'),
+  bobbin: z.string().max(80).default('white'),
+  schools: z.record(z.string(), z.string()).default({})
+});
+export type Setup = z.infer<typeof Setup>;

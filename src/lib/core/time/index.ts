@@ -1,0 +1,3 @@
+export * from './estimate';
+export * from './handTime';
+export * from './needleTime';

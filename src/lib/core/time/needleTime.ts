@@ -1,0 +1,42 @@
+import type { Phase, Role, Stop } from '$lib/core/item';
+import { paceOf, type Hoop, type Machine } from '$lib/core/shop';
+import { meanStitchLength } from '$lib/core/thread';
+
+/** Seconds lost getting up to speed, and again coming to a halt. */
+const START_S = 2;
+const HALT_S = 2;
+/** One automatic trim, s. */
+const TRIM_S = 6;
+/** A multi-needle machine’s own change of needle, s. */
+const NEEDLE_SWITCH_S = 10;
+/** Longer stitches than this slow the machine in proportion, mm. */
+const FULL_SPEED_LENGTH_MM = 4.5;
+
+/**
+ * Speed of a phase, stitches a minute: the lowest of the speed set, the phase’s cap, the hoop’s cap, the
+ * machine’s pace, and what long stitches allow.
+ *
+ * @example
+ * phaseSpeed({ stitches: 120, attended: false }, 'placement', machineSetTo400, hoop) // 400
+ */
+export function phaseSpeed(phase: Phase, role: Role, machine: Machine, hoop: Hoop): number {
+  const reach = machine.maxSpm * Math.min(1, FULL_SPEED_LENGTH_MM / meanStitchLength(phase, role));
+  return Math.min(machine.setSpm, phase.cap ?? Infinity, hoop.capSpm ?? Infinity, paceOf(machine), reach);
+}
+
+/**
+ * Needle time of a stop, s: its stitches at their speeds, 2 s to start, 2 s to halt, 6 s for the trim of a
+ * machine that has one, 10 s where a multi-needle machine changes needle by itself. A stop without a count
+ * takes no time, since nothing is known of it.
+ *
+ * @example
+ * needleSeconds(stopOf1500Stitches, machineSetTo400, hoop) // 229
+ */
+export function needleSeconds(stop: Stop, machine: Machine, hoop: Hoop, switches = false): number {
+  const stitching = stop.phases.reduce(
+    (sum, phase) => sum + (phase.stitches * 60) / phaseSpeed(phase, stop.role, machine, hoop),
+    0
+  );
+  if (stitching === 0) return 0;
+  return stitching + START_S + HALT_S + (machine.trimmer ? TRIM_S : 0) + (switches ? NEEDLE_SWITCH_S : 0);
+}
