@@ -1,5 +1,6 @@
 export * from './edit';
 export * from './find';
+export * from './newOperation';
 export * from './operation';
 export * from './references';
 export * from './roles';

@@ -55,7 +55,7 @@ export function plan(item: Item, setup: Setup | undefined, shop: Shop): Plan {
     finished: variant.finished,
     copies: resolved.setup.copies,
     machine: { id: machine.id, name: machine.name, needles: machine.needles, setSpm: machine.setSpm },
-    hoop: { id: hoop.id, name: hoop.name, field: hoop.field },
+    hoop: { id: hoop.id, name: hoop.name, field: hoop.field, ring: hoop.ring },
     steps,
     totals: {
       hands: sumEstimates(

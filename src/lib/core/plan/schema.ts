@@ -75,7 +75,8 @@ export const Plan = z.object({
   hoop: z.object({
     id: z.string(),
     name: z.string(),
-    field: z.object({ width: z.number(), height: z.number() })
+    field: z.object({ width: z.number(), height: z.number() }),
+    ring: z.object({ width: z.number(), height: z.number() })
   }),
   steps: z.array(PlanStep),
   totals: z.object({ hands: Estimate, needle: Estimate, waiting: Estimate }),

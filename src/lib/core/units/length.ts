@@ -18,7 +18,8 @@ const VULGAR: Record<string, string> = {
   '⅝': '5/8',
   '⅞': '7/8'
 };
-const VULGAR_BY_TEXT = new Map(Object.entries(VULGAR).map(([sign, text]) => [text, sign]));
+/** Fractions shown as one sign; the others take a fraction slash, which the fonts set as a fraction. */
+const SHOWN: Record<string, string> = { '1/2': '½', '1/4': '¼', '3/4': '¾' };
 
 /** Unit words a maker may type, with the millimetres in one of them. */
 const UNIT_MM: [pattern: RegExp, mm: number][] = [
@@ -84,7 +85,7 @@ export function parseLength(text: string, unit: LengthUnit): LengthResult {
  * Writes a length in one unit: inches to the nearest sixteenth with real fractions, millimetres to a tenth.
  *
  * @example
- * formatLength(111.125, 'in') // '4 ⅜ in'
+ * formatLength(111.125, 'in') // '4 3⁄8 in', set as a real fraction by the fonts
  * formatLength(111.125, 'mm') // '111.1 mm'
  */
 export function formatLength(mm: number, unit: LengthUnit): string {
@@ -115,7 +116,7 @@ function formatNumber(mm: number, unit: LengthUnit): string {
   if (part === 0) return `${sign}${whole}`;
   const divisor = part % 8 === 0 ? 8 : part % 4 === 0 ? 4 : part % 2 === 0 ? 2 : 1;
   const fraction = `${part / divisor}/${16 / divisor}`;
-  const shown = VULGAR_BY_TEXT.get(fraction) ?? fraction.replace('/', '⁄');
+  const shown = SHOWN[fraction] ?? fraction.replace('/', '⁄');
   return sign + (whole > 0 ? `${whole} ${shown}` : shown);
 }
 

@@ -1,0 +1,38 @@
+import { defineConfig, type LaunchOptions } from '@playwright/test';
+
+/** Debian's Chromium, kept from calling anywhere. */
+export const BROWSER: LaunchOptions = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync'
+  ]
+};
+
+const PORT = 4183;
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 60_000,
+  retries: 0,
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+    launchOptions: BROWSER
+  },
+  webServer: {
+    command: 'node build',
+    env: { PORT: String(PORT), HOST: '127.0.0.1', BODY_SIZE_LIMIT: '4M' },
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    reuseExistingServer: false
+  }
+});

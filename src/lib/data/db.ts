@@ -1,0 +1,39 @@
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Item } from '$lib/core/item';
+import type { RunEvent, RunHead } from '$lib/core/run';
+import type { Setup, Shop } from '$lib/core/shop';
+
+/** A small fact about this browser, as that the demo has been brought in. */
+export interface Meta {
+  key: string;
+  value: unknown;
+}
+
+/** The tables, as a readable list; each version step below says what it adds. */
+export class JoltStepDatabase extends Dexie {
+  items!: EntityTable<Item, 'id'>;
+  setups!: EntityTable<Setup, 'itemId'>;
+  shops!: EntityTable<Shop, 'id'>;
+  runs!: EntityTable<RunHead, 'id'>;
+  /** Keyed by run and sequence, so that one event can never be there twice. */
+  events!: Table<RunEvent, [runId: string, seq: number]>;
+  meta!: EntityTable<Meta, 'key'>;
+
+  constructor(name = 'jolt-step') {
+    super(name);
+    firstTables(this);
+  }
+}
+
+function firstTables(db: Dexie): void {
+  db.version(1).stores({
+    items: 'id, name, updatedAt, putAwayAt',
+    setups: 'itemId',
+    shops: 'id',
+    runs: 'id, itemId, startedAt, finishedAt',
+    events: '[runId+seq], runId',
+    meta: 'key'
+  });
+}
+
+export const db = new JoltStepDatabase();

@@ -1,0 +1,52 @@
+import { json } from '@sveltejs/kit';
+
+/** Largest body a route reads, bytes. */
+export const MAX_BODY_BYTES = 2 * 1024 * 1024;
+
+/** An error as every route answers it. */
+export function refuse(status: number, code: string, message: string, path = ''): Response {
+  return json({ error: { code, message, path } }, { status });
+}
+
+export type BodyResult = { ok: true; value: Record<string, unknown> } | { ok: false; answer: Response };
+
+/**
+ * Reads a JSON object from a request, never more than 2 MiB of it.
+ *
+ * @returns the object, or the answer to give: 413 too large, 400 no JSON object
+ */
+export async function readBody(request: Request): Promise<BodyResult> {
+  const tooLarge: BodyResult = {
+    ok: false,
+    answer: refuse(413, 'too-large', 'The request is larger than 2 MiB, the most that is read.')
+  };
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  const reader = request.body?.getReader();
+  while (reader) {
+    let part;
+    try {
+      part = await reader.read();
+    } catch {
+      // The server’s own limit breaks the stream off.
+      return tooLarge;
+    }
+    if (part.done) break;
+    size += part.value.byteLength;
+    if (size > MAX_BODY_BYTES) {
+      await reader.cancel();
+      return tooLarge;
+    }
+    chunks.push(part.value);
+  }
+  const text = new TextDecoder().decode(Buffer.concat(chunks));
+  try {
+    const value: unknown = JSON.parse(text);
+    if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
+      return { ok: true, value: value as Record<string, unknown> };
+    }
+  } catch {
+    // Answered below, with the words for anything that is no object.
+  }
+  return { ok: false, answer: refuse(400, 'not-json', 'Send a JSON object, for instance { "item": … }.') };
+}

@@ -1,0 +1,34 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import type { Plan } from '$lib/core/plan';
+  import { formatSize, otherUnit } from '$lib/core/units';
+  import type { Snippet } from 'svelte';
+
+  let { plan, children }: { plan: Plan; children?: Snippet } = $props();
+  const base = $derived(`/items/${plan.itemId}`);
+  const tabs = $derived([
+    { href: base, name: 'Sheet' },
+    { href: `${base}/cut`, name: 'Cut' }
+  ]);
+</script>
+
+<header class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+  <h1 class="text-3xl">{plan.itemName}</h1>
+  <p class="text-soft" title={formatSize(plan.finished, otherUnit(plan.unit))}>
+    finished {formatSize(plan.finished, plan.unit)} · {plan.hoop.name.toLowerCase()}
+    {formatSize(plan.hoop.field, plan.unit)} · {plan.machine.name.toLowerCase()}
+  </p>
+  <nav aria-label="Pages of this item" class="no-print ml-auto flex gap-6">
+    {#each tabs as { href, name } (href)}
+      {@const here = page.url.pathname === href}
+      <a
+        {href}
+        aria-current={here ? 'page' : undefined}
+        class="flex min-h-11 items-center border-b-[3px] {here
+          ? 'border-ink font-bold'
+          : 'border-transparent text-soft hover:text-ink'}">{name}</a
+      >
+    {/each}
+  </nav>
+  {@render children?.()}
+</header>

@@ -1,0 +1,7 @@
+/** The rooms of the application, in the order of the work. */
+export const NAVIGATION = [
+  { href: '/', name: 'Bench' },
+  { href: '/items', name: 'Shelf' },
+  { href: '/log', name: 'Log' },
+  { href: '/shop', name: 'Shop' }
+] as const;

@@ -1,0 +1,165 @@
+<script lang="ts">
+  import { newOperation, Operation, OPERATION_LABELS, type Item, type OperationKind } from '$lib/core/item';
+  import type { LengthUnit } from '$lib/core/units';
+  import LengthField from '../fields/LengthField.svelte';
+  import { ARGUMENTS, choicesOf, HOLDS } from './choices';
+
+  /** Asks for an operation: its kind, and only the arguments that kind has. */
+  interface Props {
+    item: Item;
+    unit: LengthUnit;
+    op: Operation;
+    onchange: (op: Operation) => void;
+  }
+  let { item, unit, op, onchange }: Props = $props();
+
+  const id = $props.id();
+  let problem = $state('');
+  const kinds = $derived(
+    (Object.keys(OPERATION_LABELS) as OperationKind[]).filter(
+      (kind) => kind !== 'set-up' && newOperation(kind, item)
+    )
+  );
+  const args = $derived(
+    Object.entries(op).flatMap(([key, value]) =>
+      ARGUMENTS[key] ? [{ key, value: value as unknown, ...ARGUMENTS[key] }] : []
+    )
+  );
+
+  function set(key: string, value: unknown): void {
+    const found = Operation.safeParse({ ...op, [key]: value });
+    problem = found.success ? '' : (found.error.issues[0]?.message ?? 'That does not fit here.');
+    if (found.success) onchange(found.data);
+  }
+
+  function changeKind(kind: string): void {
+    const fresh = newOperation(kind as OperationKind, item);
+    if (fresh) onchange(fresh);
+  }
+
+  const names = (rows: { id: string; name: string }[]): [string, string][] =>
+    rows.map(({ id: value, name }) => [value, name]);
+  const listed = (value: unknown): string[] => (Array.isArray(value) ? value.map(String) : []);
+  const holdOf = (value: unknown): { by: string; strips?: number; pins?: number } =>
+    value as { by: string; strips?: number; pins?: number };
+  const freshHold = (by: string): unknown =>
+    by === 'tape' ? { by, strips: 4 } : by === 'pins' ? { by, pins: 4 } : { by };
+</script>
+
+{#snippet choose(
+  key: string,
+  label: string,
+  value: string,
+  options: [string, string][],
+  take: (value: string) => void
+)}
+  <div class="flex flex-col gap-1">
+    <label class="label" for="{id}-{key}">{label}</label>
+    <select id="{id}-{key}" class="field" {value} onchange={(event) => take(event.currentTarget.value)}>
+      {#each options as [option, words] (option)}<option value={option}>{words}</option>{/each}
+    </select>
+  </div>
+{/snippet}
+
+<div class="grid grid-cols-2 gap-3">
+  <div class="col-span-2">
+    {@render choose(
+      'kind-of-step',
+      'Step',
+      op.do,
+      kinds.map((kind): [string, string] => [kind, OPERATION_LABELS[kind]]),
+      changeKind
+    )}
+  </div>
+  {#each args as { key, value, label, kind } (`${op.do}-${key}`)}
+    {#if kind === 'piece'}
+      {@render choose(key, label, String(value), names(item.pieces), (next) => set(key, next))}
+    {:else if kind === 'line'}
+      {@render choose(key, label, String(value), names(item.lines), (next) => set(key, next))}
+    {:else if kind === 'thread'}
+      {@render choose(key, label, String(value), names(item.threads), (next) => set(key, next))}
+    {:else if kind === 'choice'}
+      {@render choose(key, label, String(value), choicesOf(op.do, key), (next) => set(key, next))}
+    {:else if kind === 'length'}
+      <LengthField {label} value={Number(value)} {unit} onchange={(mm) => set(key, mm)} />
+    {:else if kind === 'number'}
+      <div class="flex flex-col gap-1">
+        <label class="label" for="{id}-{key}">{label}</label>
+        <input
+          id="{id}-{key}"
+          type="number"
+          class="field"
+          value={Number(value)}
+          min="0"
+          onchange={(event) => set(key, event.currentTarget.valueAsNumber)}
+        />
+      </div>
+    {:else if kind === 'text'}
+      <div class="col-span-2 flex flex-col gap-1">
+        <label class="label" for="{id}-{key}">{label}</label>
+        <input
+          id="{id}-{key}"
+          class="field"
+          value={String(value)}
+          maxlength="120"
+          onchange={(event) => set(key, event.currentTarget.value)}
+        />
+      </div>
+    {:else if kind === 'yes'}
+      <label class="flex min-h-11 items-center gap-2"
+        ><input
+          type="checkbox"
+          class="size-5"
+          checked={value === true}
+          onchange={(event) => set(key, event.currentTarget.checked)}
+        />{label}</label
+      >
+    {:else if kind === 'pieces'}
+      <fieldset class="col-span-2">
+        <legend class="label">{label}</legend>
+        <div class="flex flex-wrap gap-4">
+          {#each item.pieces as piece (piece.id)}
+            <label class="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                class="size-5"
+                checked={listed(value).includes(piece.id)}
+                onchange={(event) =>
+                  set(
+                    key,
+                    event.currentTarget.checked
+                      ? [...listed(value), piece.id]
+                      : listed(value).filter((other) => other !== piece.id)
+                  )}
+              />{piece.name}
+            </label>
+          {/each}
+        </div>
+      </fieldset>
+    {:else if kind === 'hold'}
+      {@render choose(key, label, holdOf(value).by, Object.entries(HOLDS), (by) => set(key, freshHold(by)))}
+      {#if holdOf(value).strips !== undefined || holdOf(value).pins !== undefined}
+        <div class="flex flex-col gap-1">
+          <label class="label" for="{id}-{key}-count"
+            >{holdOf(value).pins === undefined ? 'Strips of tape' : 'Pins'}</label
+          >
+          <input
+            id="{id}-{key}-count"
+            type="number"
+            min="1"
+            class="field"
+            value={holdOf(value).strips ?? holdOf(value).pins}
+            onchange={(event) =>
+              set(
+                key,
+                holdOf(value).pins === undefined
+                  ? { by: 'tape', strips: event.currentTarget.valueAsNumber }
+                  : { by: 'pins', pins: event.currentTarget.valueAsNumber }
+              )}
+          />
+        </div>
+      {/if}
+    {/if}
+  {/each}
+  {#if problem}<p class="col-span-2 text-hands" role="alert">{problem}</p>{/if}
+</div>

@@ -1,0 +1,115 @@
+<script lang="ts">
+  import {
+    addHandStep,
+    addThread,
+    editStep,
+    editStop,
+    findStop,
+    newOperation,
+    type Item,
+    type Operation,
+    type Step
+  } from '$lib/core/item';
+  import type { LengthUnit } from '$lib/core/units';
+  import { Dialog } from 'bits-ui';
+  import OperationForm from './OperationForm.svelte';
+  import StopForm from './StopForm.svelte';
+
+  /** What the dialog is open for: a step to change, or a place to add one after. */
+  export type StepTask = { kind: 'edit'; stepId: string } | { kind: 'add'; afterId: string | null };
+
+  interface Props {
+    item: Item;
+    unit: LengthUnit;
+    task: StepTask | null;
+    /** Ids for what is added. */
+    freshId: () => string;
+    onclose: () => void;
+    onedit: (change: (item: Item) => Item, select?: string) => void;
+  }
+  let { item, unit, task, freshId, onclose, onedit }: Props = $props();
+
+  // A draft of the whole item: the form works on it, and saving hands over one edit.
+  let draft = $state.raw<Item | null>(null);
+  let added = $state.raw<Operation | null>(null);
+  let note = $state('');
+
+  $effect(() => {
+    if (task?.kind === 'add') {
+      added = newOperation('other', item) ?? null;
+      note = '';
+    } else if (task) {
+      draft = item;
+      note = item.steps.find(({ id }) => id === task.stepId)?.note ?? '';
+    }
+  });
+
+  const shown = $derived(draft ?? item);
+  const step = $derived<Step | undefined>(
+    task?.kind === 'edit' ? shown.steps.find(({ id }) => id === task.stepId) : undefined
+  );
+  const stop = $derived(step?.kind === 'stop' ? findStop(shown, step.stopId) : undefined);
+
+  function save(): void {
+    const text = note.trim();
+    if (task?.kind === 'add' && added) {
+      const op = added;
+      const id = freshId();
+      onedit((before) => addHandStep(before, task.afterId, id, op, text), id);
+    } else if (task?.kind === 'edit' && draft) {
+      const after = editStep(draft, task.stepId, { note: text });
+      onedit(() => after, task.stepId);
+    }
+    onclose();
+  }
+
+  function useThread(stopId: string, name: string, colour: string): void {
+    const added = addThread(shown, { id: freshId(), name, colour });
+    draft = editStop(added.item, stopId, { threadId: added.threadId });
+  }
+</script>
+
+<Dialog.Root open={task !== null} onOpenChange={(open) => !open && onclose()}>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-20 bg-ink/40" />
+    <Dialog.Content
+      class="fixed top-1/2 left-1/2 z-30 max-h-[92vh] w-[36rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-[1.5px] border-ink bg-sheet p-6"
+    >
+      <Dialog.Title class="head mb-4 text-2xl"
+        >{task?.kind === 'add' ? 'Add a step' : stop ? 'Change the stop' : 'Change the step'}</Dialog.Title
+      >
+      <form
+        onsubmit={(event) => {
+          event.preventDefault();
+          save();
+        }}
+      >
+        {#if task?.kind === 'add' && added}
+          <OperationForm {item} {unit} op={added} onchange={(op) => (added = op)} />
+        {:else if step?.kind === 'hand'}
+          <OperationForm
+            item={shown}
+            {unit}
+            op={step.op}
+            onchange={(op) => (draft = editStep(shown, step.id, { op }))}
+          />
+        {:else if stop}
+          <StopForm
+            item={shown}
+            {stop}
+            onchange={(change) => (draft = editStop(shown, stop.id, change))}
+            onnewthread={(name, colour) => useThread(stop.id, name, colour)}
+          />
+        {/if}
+        <label class="label mt-4 block" for="step-note">Your note</label>
+        <textarea id="step-note" class="field w-full" rows="2" maxlength="2000" bind:value={note}></textarea>
+        <div class="mt-5 flex justify-end gap-3">
+          <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
+          <button type="submit" class="button button-main"
+            >{task?.kind === 'add' ? 'Add the step' : 'Keep the change'}</button
+          >
+        </div>
+      </form>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

@@ -1,0 +1,32 @@
+import { ROLE_WORDS } from '$lib/core/item';
+import type { PlanStep } from '$lib/core/plan';
+
+/** Seconds a step takes, whichever its kind. */
+export function stepTime(step: PlanStep): number {
+  return step.hands.value + step.running.value + step.waiting.value;
+}
+
+const SEEN = {
+  front: 'seen on the front',
+  back: 'seen on the back',
+  both: 'seen front and back',
+  hidden: 'hidden',
+  unknown: ''
+};
+
+/**
+ * The small words beside a stop: what it does, whether it will be seen, and the charted colour where another
+ * thread is used.
+ */
+export function stopNote(step: PlanStep): string {
+  const { stop, thread } = step;
+  if (!stop) return '';
+  const parts = [ROLE_WORDS[stop.role].toLowerCase()];
+  if (step.title.toLowerCase().startsWith(parts[0] ?? '')) parts.pop();
+  if (SEEN[stop.visible] !== '') parts.push(SEEN[stop.visible]);
+  if (stop.charted !== '' && thread && stop.charted.toLowerCase() !== thread.name.toLowerCase()) {
+    parts.push(`charted ${stop.charted}, use ${thread.name.toLowerCase()}`);
+  }
+  if (stop.countSource === 'estimate') parts.push('count estimated');
+  return parts.join(' · ');
+}

@@ -1,0 +1,42 @@
+<script lang="ts">
+  import '../app.css';
+  import { page } from '$app/state';
+  import { demoWasLoaded, fetchDemo, isEmpty, listItems, live, loadDemo, serverOffersDemo } from '$lib/data';
+  import Rail from '$lib/ui/Rail.svelte';
+  import Palette from '$lib/ui/Palette.svelte';
+  import { Toaster } from 'svelte-sonner';
+  import { onMount, type Snippet } from 'svelte';
+
+  let { children }: { children: Snippet } = $props();
+  const items = live(() => null, listItems);
+  const atMachine = $derived(page.url.pathname.startsWith('/run/'));
+
+  onMount(async () => {
+    // A server started for showing fills an empty browser once; what is there is never touched.
+    if (!(await demoWasLoaded()) && (await isEmpty()) && (await serverOffersDemo())) {
+      await loadDemo(await fetchDemo(), true);
+    }
+  });
+</script>
+
+<svelte:head><title>Jolt Step</title></svelte:head>
+
+{#if atMachine}
+  {@render children()}
+{:else}
+  <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3"
+    >To the page</a
+  >
+  <div class="flex min-h-screen max-[900px]:flex-col-reverse print:block">
+    <Rail />
+    <main
+      id="main"
+      tabindex="-1"
+      class="min-w-0 flex-1 px-7 py-5 outline-none max-[900px]:px-5 max-[900px]:pb-24 print:p-0"
+    >
+      {@render children()}
+    </main>
+  </div>
+  <Palette items={items.value ?? []} />
+{/if}
+<Toaster position="bottom-right" />

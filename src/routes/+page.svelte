@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { foldRun } from '$lib/core/run';
+  import { formatMinutes } from '$lib/core/units';
+  import { eventsOf, fetchDemo, listRuns, live, loadDemo, plannedItems } from '$lib/data';
+  import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
+  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import Times from '$lib/ui/Times.svelte';
+  import { format } from 'date-fns';
+  import { toast } from 'svelte-sonner';
+
+  const planned = live(() => null, plannedItems);
+  const open = live(
+    () => null,
+    async () => {
+      const runs = (await listRuns()).filter(({ finishedAt }) => finishedAt === null);
+      return Promise.all(
+        runs.map(async (run) => {
+          const state = foldRun(run.plan.steps, await eventsOf(run.id));
+          const rest = run.plan.steps.slice(state.at);
+          return {
+            run,
+            step: run.plan.steps[state.at],
+            hands: rest.reduce((sum, { hands }) => sum + hands.value, 0),
+            needle: rest.reduce((sum, { running }) => sum + running.value, 0),
+            waiting: rest.reduce((sum, { waiting }) => sum + waiting.value, 0)
+          };
+        })
+      );
+    }
+  );
+  const last = live(
+    () => null,
+    async () => (await listRuns()).find(({ finishedAt }) => finishedAt !== null)
+  );
+  const shelf = $derived((planned.value ?? []).filter(({ item }) => item.putAwayAt === undefined));
+
+  async function bringDemo(): Promise<void> {
+    try {
+      await loadDemo(await fetchDemo(), true);
+      toast('The gift stall is on your shelf.');
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
+    }
+  }
+</script>
+
+<svelte:head><title>Bench · Jolt Step</title></svelte:head>
+
+<h1 class="text-3xl">Bench</h1>
+
+{#if planned.value && shelf.length === 0}
+  <section class="mt-10 max-w-2xl">
+    <h2 class="text-2xl">Start with a chart</h2>
+    <p class="mt-2 text-lg">
+      Paste the colour chart of a design and say what it becomes. You get one sheet with every stop and hand
+      step in order, what to cut, and how long it takes. Then it leads you through at the machine.
+    </p>
+    <div class="mt-6 flex flex-wrap gap-3">
+      <a href="/items/new" class="button button-main">New item from a chart</a>
+      <button type="button" class="button" onclick={bringDemo}>Look at the demo stall first</button>
+    </div>
+  </section>
+{:else if planned.value}
+  <section class="mt-6" aria-labelledby="open-runs">
+    <h2 id="open-runs" class="text-xl">At the machine</h2>
+    {#if open.value?.length === 0}
+      <p class="mt-1 text-soft">Nothing is on a machine. Take an item from below.</p>
+    {/if}
+    <ul class="mt-3 flex flex-col gap-3">
+      {#each open.value ?? [] as { run, step, hands, needle, waiting } (run.id)}
+        <li
+          class="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-3 border-l-4 border-hands bg-sheet p-4"
+        >
+          <div>
+            <p class="head text-xl">{run.itemName}</p>
+            <p class="text-soft">
+              {run.plan.machine.name} · started {format(run.startedAt, 'd MMM, HH:mm')} · {step
+                ? `step ${step.number} of ${run.plan.steps.length}: ${step.title}`
+                : 'all steps done'}
+            </p>
+          </div>
+          <button type="button" class="button button-main" onclick={() => goto(`/run/${run.id}`)}
+            >Go on</button
+          >
+          <div class="col-span-2">
+            <Ribbon
+              steps={ribbonSteps(run.plan.steps)}
+              label="{run.itemName}, step by step"
+              selected={step?.id}
+              small
+            />
+          </div>
+          <div class="col-span-2 flex items-baseline gap-3">
+            <span class="text-soft">still to do</span><Times {hands} {needle} {waiting} size="small" />
+          </div>
+        </li>
+      {/each}
+    </ul>
+  </section>
+
+  <section class="mt-8" aria-labelledby="next">
+    <div class="flex items-baseline justify-between">
+      <h2 id="next" class="text-xl">On the shelf</h2>
+      <a href="/items/new" class="button button-main">New item</a>
+    </div>
+    <ul class="mt-3 border-t-[1.5px] border-ink">
+      {#each shelf.slice(0, 6) as { item, plan } (item.id)}
+        <li>
+          <a
+            href="/items/{item.id}"
+            class="grid grid-cols-[16rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
+          >
+            <span
+              ><span class="head text-lg">{item.name}</span><br /><span class="text-sm text-soft"
+                >{plan.hoop.name}, {plan.machine.name.toLowerCase()}</span
+              ></span
+            >
+            <Ribbon steps={ribbonSteps(plan.steps)} label="{item.name}, step by step" small />
+            <Times
+              hands={plan.totals.hands.value}
+              needle={plan.totals.needle.value}
+              waiting={plan.totals.waiting.value}
+              size="small"
+            />
+          </a>
+        </li>
+      {/each}
+    </ul>
+  </section>
+
+  {#if last.value?.finishedAt}
+    <p class="mt-6 text-soft">
+      Last run: <a class="text-ink underline" href="/log/{last.value.id}">{last.value.itemName}</a>, {format(
+        last.value.startedAt,
+        'd MMMM'
+      )},
+      {formatMinutes((Date.parse(last.value.finishedAt) - Date.parse(last.value.startedAt)) / 1000)} from start
+      to finish.
+    </p>
+  {/if}
+{/if}

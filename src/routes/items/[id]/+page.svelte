@@ -1,0 +1,66 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import type { Item } from '$lib/core/item';
+  import { plan } from '$lib/core/plan';
+  import { defaultSetup, type Setup, type Shop } from '$lib/core/shop';
+  import { clientId, freshId, itemOnBench, live, saveItem, saveSetup, startRun } from '$lib/data';
+  import { downloadJson } from '$lib/ui/files';
+  import { toast } from 'svelte-sonner';
+  import Sheet from './Sheet.svelte';
+
+  const bench = live(() => page.params.id ?? '', itemOnBench);
+  const found = $derived(bench.value);
+
+  const notStored = (): void => {
+    toast.error(
+      'The change could not be stored: the browser’s storage may be full. Download the item to keep it.'
+    );
+  };
+
+  async function start(item: Item, setup: Setup, shop: Shop): Promise<void> {
+    const now = Date.now();
+    const id = freshId();
+    const startedAt = new Date(now).toISOString();
+    const snapshot = plan(item, setup, shop);
+    try {
+      await startRun(
+        {
+          schema: 'jolt-step/run',
+          version: 1,
+          id,
+          itemId: item.id,
+          itemName: item.name,
+          startedAt,
+          finishedAt: null,
+          setup,
+          plan: snapshot
+        },
+        now,
+        clientId()
+      );
+    } catch {
+      notStored();
+      return;
+    }
+    await goto(`/run/${id}`);
+  }
+</script>
+
+{#if found?.item}
+  {#key found.item.id}
+    <Sheet
+      saved={found.item}
+      setup={found.setup ?? defaultSetup(found.item, found.shop)}
+      shop={found.shop}
+      {freshId}
+      onsave={(item) => saveItem(item, new Date().toISOString()).catch(notStored)}
+      onsetup={(setup) => saveSetup(setup).catch(notStored)}
+      onstart={start}
+      ondownload={(item) => downloadJson(item.name, item)}
+    />
+  {/key}
+{:else if found}
+  <h1 class="text-3xl">There is no such item.</h1>
+  <a href="/items" class="button mt-6">To the shelf</a>
+{/if}

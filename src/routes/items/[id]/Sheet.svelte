@@ -1,0 +1,232 @@
+<script lang="ts">
+  import { moveStep, removeStep, type Item } from '$lib/core/item';
+  import { plan } from '$lib/core/plan';
+  import type { Setup, Shop } from '$lib/core/shop';
+  import { formatMinutes, formatSize } from '$lib/core/units';
+  import { ItemHistory } from '$lib/ui/history.svelte';
+  import ItemHeader from '$lib/ui/ItemHeader.svelte';
+  import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
+  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import StepDialog, { type StepTask } from '$lib/ui/steps/StepDialog.svelte';
+  import StepRow from '$lib/ui/steps/StepRow.svelte';
+  import Times from '$lib/ui/Times.svelte';
+  import { Download, Play, Plus, Printer, Redo2, Undo2 } from '@lucide/svelte';
+  import { tick, untrack } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import StepPanel from './StepPanel.svelte';
+
+  interface Props {
+    /** The item as stored when the page opened; from then on the undo holds it. */
+    saved: Item;
+    setup: Setup;
+    shop: Shop;
+    freshId: () => string;
+    onsave: (item: Item) => void;
+    onsetup: (setup: Setup) => void;
+    onstart: (item: Item, setup: Setup, shop: Shop) => void;
+    ondownload: (item: Item) => void;
+  }
+  let { saved, setup, shop, freshId, onsave, onsetup, onstart, ondownload }: Props = $props();
+
+  const history = untrack(() => new ItemHistory(saved, (item) => onsave(item)));
+  const item = $derived(history.item);
+  const planned = $derived(plan(item, setup, shop));
+  const bandSteps = $derived(ribbonSteps(planned.steps));
+
+  let wanted = $state<string | null>(null);
+  const selected = $derived(planned.steps.find(({ id }) => id === wanted) ?? planned.steps[0]);
+  let task = $state.raw<StepTask | null>(null);
+  let list = $state<HTMLOListElement>();
+
+  async function select(id: string): Promise<void> {
+    wanted = id;
+    await tick();
+    list?.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' });
+  }
+
+  function edit(change: (item: Item) => Item, stepId?: string): void {
+    history.edit(change);
+    if (stepId) void select(stepId);
+  }
+
+  function remove(stepId: string): void {
+    const title = planned.steps.find(({ itemStepId }) => itemStepId === stepId)?.title ?? 'The step';
+    const at = planned.steps.findIndex(({ itemStepId }) => itemStepId === stepId);
+    edit((before) => removeStep(before, stepId), planned.steps[at + 1]?.id ?? planned.steps[at - 1]?.id);
+    toast(`“${title}” is off the sheet.`, { action: { label: 'Undo', onClick: () => history.undo() } });
+  }
+
+  function onkeydown(event: KeyboardEvent): void {
+    if (
+      task ||
+      !(event.ctrlKey || event.metaKey) ||
+      (event.target as Element).closest('input, textarea, select')
+    )
+      return;
+    const key = event.key.toLowerCase();
+    if (key === 'z') {
+      event.preventDefault();
+      if (event.shiftKey) history.redo();
+      else history.undo();
+    }
+  }
+
+  /** The authored step a new one goes behind: the selected one, or the last one before it. */
+  function placeToAdd(): string | null {
+    const at = planned.steps.findIndex(({ id }) => id === selected?.id);
+    return (
+      planned.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId ?? null
+    );
+  }
+
+  const range = $derived.by(() => {
+    const { hands, needle } = planned.totals;
+    const rests =
+      needle.samples === 0 ? 'from the craft’s defaults, no runs yet' : `from ${needle.samples} logged steps`;
+    return `four times in five: hands ${formatMinutes(hands.low)} to ${formatMinutes(hands.high)}, needle ${formatMinutes(needle.low)} to ${formatMinutes(needle.high)}, ${rests}`;
+  });
+  const ordered = $derived(
+    [...planned.warnings].sort(
+      (a, b) => 'stop warn note'.indexOf(a.severity) - 'stop warn note'.indexOf(b.severity)
+    )
+  );
+</script>
+
+<svelte:head><title>{item.name} · Jolt Step</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<div class="flex min-[1100px]:h-[calc(100vh-2.5rem)] flex-col print:block print:h-auto">
+  <ItemHeader plan={planned} />
+  <div class="mt-1 flex flex-wrap items-center gap-x-6 gap-y-2">
+    <Times
+      hands={planned.totals.hands.value}
+      needle={planned.totals.needle.value}
+      waiting={planned.totals.waiting.value}
+    />
+    <p class="max-w-xs text-sm leading-snug text-soft no-print">{range}</p>
+    <div class="no-print ml-auto flex flex-wrap gap-1">
+      <button
+        type="button"
+        class="button button-quiet"
+        disabled={!history.canUndo}
+        onclick={() => history.undo()}
+        aria-label="Undo"
+        title="Undo"><Undo2 size={20} aria-hidden="true" /></button
+      >
+      <button
+        type="button"
+        class="button button-quiet"
+        disabled={!history.canRedo}
+        onclick={() => history.redo()}
+        aria-label="Redo"
+        title="Redo"><Redo2 size={20} aria-hidden="true" /></button
+      >
+      <button
+        type="button"
+        class="button button-quiet"
+        onclick={() => window.print()}
+        aria-label="Print the sheet"
+        title="Print the sheet"><Printer size={20} aria-hidden="true" /></button
+      >
+      <button
+        type="button"
+        class="button button-quiet"
+        onclick={() => ondownload(item)}
+        aria-label="Download the item"
+        title="Download the item"><Download size={20} aria-hidden="true" /></button
+      >
+      <button type="button" class="button button-main" onclick={() => onstart(item, setup, shop)}
+        ><Play size={20} aria-hidden="true" />Stitch it</button
+      >
+    </div>
+  </div>
+
+  <div class="mt-2 print:hidden">
+    <Ribbon
+      steps={bandSteps}
+      label="{item.name}, step by step"
+      selected={selected?.id}
+      onselect={(id) => void select(id)}
+    />
+  </div>
+
+  <div
+    class="mt-2 grid min-h-0 flex-1 grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] gap-6 max-[1100px]:grid-cols-1 print:block"
+  >
+    <section class="flex min-h-0 flex-col" aria-label="Steps">
+      <ol
+        bind:this={list}
+        class="min-h-0 flex-1 overflow-y-auto border-t-[1.5px] border-ink print:overflow-visible"
+      >
+        {#each planned.steps as step (step.id)}
+          <li>
+            <StepRow {step} selected={step.id === selected?.id} onselect={() => void select(step.id)} />
+          </li>
+        {/each}
+      </ol>
+      <button
+        type="button"
+        class="button button-quiet no-print self-start"
+        onclick={() => (task = { kind: 'add', afterId: placeToAdd() })}
+        ><Plus size={20} aria-hidden="true" />Add a step here</button
+      >
+    </section>
+
+    {#if selected}
+      <div class="no-print flex min-h-0 flex-col gap-3 overflow-y-auto">
+        <StepPanel
+          {item}
+          plan={planned}
+          step={selected}
+          {shop}
+          {setup}
+          {onsetup}
+          onchange={() => selected.itemStepId && (task = { kind: 'edit', stepId: selected.itemStepId })}
+          onmove={(by) =>
+            selected.itemStepId &&
+            edit((before) => moveStep(before, selected.itemStepId ?? '', by), selected.id)}
+          onremove={() => selected.itemStepId && remove(selected.itemStepId)}
+        />
+        {#if ordered.length > 0}
+          <ul class="flex flex-col gap-2" aria-label="To look at">
+            {#each ordered as warning (warning.id)}
+              <li
+                class="border-l-4 px-4 py-2 {warning.severity === 'note'
+                  ? 'border-rule-strong bg-sheet'
+                  : warning.severity === 'warn'
+                    ? 'border-warn bg-warn-pale'
+                    : 'border-hands bg-hands-pale'}"
+              >
+                <span class="font-bold"
+                  >{{ stop: 'Stop.', warn: 'Look.', note: 'Note.' }[warning.severity]}</span
+                >
+                {warning.text}
+                {#if warning.stepId}<button
+                    type="button"
+                    class="underline"
+                    onclick={() => warning.stepId && void select(warning.stepId)}>Show it</button
+                  >{/if}
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      </div>
+    {/if}
+  </div>
+
+  <section class="print-only mt-6" aria-label="What to cut">
+    <h2 class="text-xl">Cut first</h2>
+    <ul>
+      {#each planned.cuts as cut (cut.pieceId)}
+        <li>
+          ☐ {cut.count} × {cut.name}, {cut.material.name}: {formatSize(cut.cut, 'mm')}, {formatSize(
+            cut.cut,
+            'in'
+          )}
+        </li>
+      {/each}
+    </ul>
+  </section>
+</div>
+
+<StepDialog {item} unit={shop.unit} {task} {freshId} onclose={() => (task = null)} onedit={edit} />

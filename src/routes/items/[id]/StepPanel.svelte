@@ -1,0 +1,184 @@
+<script lang="ts">
+  import type { Item } from '$lib/core/item';
+  import type { Plan, PlanStep } from '$lib/core/plan';
+  import { handTimeLabel, HAND_TIME_KEYS, type Setup, type Shop } from '$lib/core/shop';
+  import { hoopWords } from '$lib/core/sheet';
+  import { formatDuration, formatSize, formatThread, otherUnit } from '$lib/core/units';
+  import HoopView from '$lib/ui/hoop/HoopView.svelte';
+  import { hoopScene } from '$lib/ui/hoop/scene';
+  import Swatch from '$lib/ui/Swatch.svelte';
+  import { stepTime } from '$lib/ui/steps/words';
+  import { ArrowDown, ArrowUp, Pencil, Trash2, TriangleAlert } from '@lucide/svelte';
+
+  interface Props {
+    item: Item;
+    plan: Plan;
+    step: PlanStep;
+    shop: Shop;
+    setup: Setup;
+    onsetup: (setup: Setup) => void;
+    onchange: () => void;
+    onmove: (by: -1 | 1) => void;
+    onremove: () => void;
+  }
+  let { item, plan, step, shop, setup, onsetup, onchange, onmove, onremove }: Props = $props();
+
+  const scene = $derived(hoopScene(item, plan, step));
+  const piece = $derived(
+    step.op && 'pieceId' in step.op
+      ? plan.cuts.find(({ pieceId }) => step.op && 'pieceId' in step.op && pieceId === step.op.pieceId)
+      : undefined
+  );
+  const hands = $derived(step.kind === 'hand');
+  const drawn = $derived(scene.hooped || scene.active.length > 0);
+
+  function partLabel(key: string): string {
+    const known = HAND_TIME_KEYS.find((candidate) => candidate === key);
+    return known ? handTimeLabel(known) : 'As you said';
+  }
+</script>
+
+<article class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
+  <p
+    class="inline-block rounded border-[1.5px] px-2 py-0.5 text-[0.9375rem] font-bold {hands
+      ? 'border-hands text-hands'
+      : 'border-needle text-needle'}"
+  >
+    {hoopWords(step.hoop)}
+  </p>
+  <h2 class="mt-2 text-2xl">
+    {step.stop ? `Stop ${step.stop.machineNumber ?? 'without a number'}: ${step.title}` : step.title}
+  </h2>
+  {#if step.detail}<p class="mt-1 text-lg leading-snug">{step.detail}</p>{/if}
+  {#if step.note}<p class="mt-1 italic">{step.note}</p>{/if}
+
+  <div class="mt-3 grid gap-4 {drawn ? 'grid-cols-[11.5rem_minmax(0,1fr)]' : ''}">
+    {#if drawn}
+      <div class="h-52">
+        <HoopView
+          {scene}
+          unit={plan.unit}
+          words="The hoop from above{scene.turned ? ', turned over' : ''}. {step.title}. {step.detail}"
+        />
+      </div>
+    {/if}
+    <dl class="facts">
+      {#if step.thread}
+        <dt>{hands ? 'Next thread' : 'Thread'}</dt>
+        <dd class="flex items-center gap-2">
+          <Swatch colour={step.thread.colour} />{step.thread.name}{step.needle === null
+            ? ''
+            : `, needle ${step.needle}`}
+        </dd>
+      {/if}
+      {#if step.stop}
+        {#if step.stop.charted}<dt>Charted</dt>
+          <dd>{step.stop.charted}</dd>{/if}
+        <dt>Upper thread</dt>
+        <dd>
+          {formatThread(step.stop.upperMetres)}<small
+            >{{
+              chart: 'from the chart',
+              'role-average': 'from the count and the role’s average',
+              none: 'unknown'
+            }[step.stop.threadSource]}</small
+          >
+        </dd>
+        <dt>Bobbin</dt>
+        <dd>{formatThread(step.stop.bobbinMetres)}{step.stop.protected ? ', must not run out here' : ''}</dd>
+      {/if}
+      {#if piece}
+        <dt>Cut</dt>
+        <dd title={formatSize(piece.cut, otherUnit(plan.unit))}>
+          {piece.material.name}, {formatSize(piece.cut, plan.unit)}
+        </dd>
+      {/if}
+      {#if step.itemStepId === null && step.op?.do === 'set-up'}
+        <dt>Machine</dt>
+        <dd>
+          <select
+            class="field w-full"
+            aria-label="Machine"
+            value={plan.machine.id}
+            onchange={(event) => onsetup({ ...setup, machineId: event.currentTarget.value })}
+          >
+            {#each shop.machines as machine (machine.id)}<option value={machine.id}>{machine.name}</option
+              >{/each}
+          </select>
+        </dd>
+        <dt>Hoop</dt>
+        <dd>
+          <select
+            class="field w-full"
+            aria-label="Hoop"
+            value={plan.hoop.id}
+            onchange={(event) => onsetup({ ...setup, hoopId: event.currentTarget.value })}
+          >
+            {#each shop.hoops as hoop (hoop.id)}<option value={hoop.id}
+                >{hoop.name}, {formatSize(hoop.field, shop.unit)}</option
+              >{/each}
+          </select>
+        </dd>
+      {/if}
+      <dt>{hands ? (step.waiting.value > 0 ? 'Waiting' : 'Hands') : 'Needle'}</dt>
+      <dd>{formatDuration(stepTime(step))}</dd>
+      {#if step.parts.length > 1}
+        {#each step.parts as part, at (at)}
+          <dt class="part">{partLabel(part.key)}</dt>
+          <dd class="part">{formatDuration(part.seconds)}</dd>
+        {/each}
+      {/if}
+    </dl>
+  </div>
+
+  {#if step.caution}<p class="mt-3 flex items-start gap-2 text-warn">
+      <TriangleAlert size={20} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
+    </p>{/if}
+
+  <div class="mt-3 flex flex-wrap items-center gap-1 border-t border-rule pt-2">
+    {#if step.itemStepId === null}
+      <p class="flex min-h-11 items-center text-sm text-soft">
+        This step comes with the machine and its threads; it follows by itself.
+      </p>
+    {:else}
+      <button type="button" class="button button-quiet" onclick={onchange}
+        ><Pencil size={18} aria-hidden="true" />Change</button
+      >
+      <button type="button" class="button button-quiet" onclick={() => onmove(-1)}
+        ><ArrowUp size={18} aria-hidden="true" />Earlier</button
+      >
+      <button type="button" class="button button-quiet" onclick={() => onmove(1)}
+        ><ArrowDown size={18} aria-hidden="true" />Later</button
+      >
+      <button type="button" class="button button-quiet" onclick={onremove}
+        ><Trash2 size={18} aria-hidden="true" />Remove</button
+      >
+    {/if}
+  </div>
+</article>
+
+<style>
+  .facts {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 0.35rem 1rem;
+    align-content: start;
+    align-items: baseline;
+  }
+  dt {
+    color: var(--soft);
+  }
+  dd {
+    font-weight: 600;
+  }
+  small {
+    display: block;
+    font-weight: 400;
+    color: var(--soft);
+    font-size: 0.875rem;
+  }
+  .part {
+    font-size: 0.9375rem;
+    font-weight: 400;
+  }
+</style>

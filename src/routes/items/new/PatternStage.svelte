@@ -1,0 +1,347 @@
+<script lang="ts">
+  import { CONSTRUCTIONS, type AnyConstruction } from '$lib/core/constructions';
+  import { extents } from '$lib/core/geometry';
+  import { Material } from '$lib/core/item';
+  import { fitsField, type Shop } from '$lib/core/shop';
+  import { formatSize, otherUnit } from '$lib/core/units';
+  import LengthField from '$lib/ui/fields/LengthField.svelte';
+  import { Plus, X } from '@lucide/svelte';
+
+  interface Props {
+    shop: Shop;
+    kind: string;
+    name: string;
+    given: Record<string, unknown>;
+    made: ReturnType<AnyConstruction['patternOf']> | undefined;
+    hasChart: boolean;
+    machineId: string;
+    hoopId: string;
+    onanswer: (key: string, value: unknown) => void;
+    onmachine: (id: string) => void;
+    onhoop: (id: string) => void;
+    onnext: () => void;
+  }
+  let {
+    shop,
+    kind = $bindable(),
+    name = $bindable(),
+    given,
+    made,
+    hasChart,
+    machineId,
+    hoopId,
+    onanswer,
+    onmachine,
+    onhoop,
+    onnext
+  }: Props = $props();
+
+  type Colour = { name: string; colour: string };
+  const construction = $derived(CONSTRUCTIONS.find((candidate) => candidate.kind === kind));
+  const questions = $derived(
+    (construction?.questions ?? []).filter((question) => !(hasChart && 'onlyWithoutChart' in question))
+  );
+  const hoop = $derived(shop.hoops.find(({ id }) => id === hoopId));
+  const variant = $derived(made?.ok ? made.pattern.variant : undefined);
+  const outline = $derived(made?.ok ? made.pattern.lines[0]?.path : undefined);
+  const fits = $derived(!hoop || !variant || fitsField(hoop, variant.size));
+  const problems = $derived(made && !made.ok ? made.problems : []);
+  const view = $derived.by(() => {
+    const box = outline ? extents(outline) : undefined;
+    const width = Math.max(hoop?.ring.width ?? 100, box?.width ?? 0) + 16;
+    const height = Math.max(hoop?.ring.height ?? 100, box?.height ?? 0) + 16;
+    return { width, height };
+  });
+
+  const material = (key: string): Material => Material.parse(given[key]);
+  const colours = (key: string): Colour[] => (Array.isArray(given[key]) ? (given[key] as Colour[]) : []);
+  const colour = (key: string): Colour => given[key] as Colour;
+  const labelOfKind = (options: { value: string; label: string }[], value: string): string =>
+    options.find((option) => option.value === value)?.label ?? value;
+</script>
+
+<form
+  class="mt-4 grid grid-cols-[minmax(0,1fr)_22rem] gap-10 max-[1100px]:grid-cols-1"
+  onsubmit={(event) => {
+    event.preventDefault();
+    onnext();
+  }}
+>
+  <div class="flex flex-col gap-6">
+    <fieldset>
+      <legend class="head text-xl">What does it become?</legend>
+      <div class="mt-2 grid grid-cols-2 gap-3 max-[700px]:grid-cols-1">
+        {#each CONSTRUCTIONS as option (option.kind)}
+          <label
+            class="flex cursor-pointer items-start gap-3 rounded-md border-[1.5px] p-3 {kind === option.kind
+              ? 'border-ink bg-sheet'
+              : 'border-rule-strong'}"
+          >
+            <input
+              type="radio"
+              name="construction"
+              class="mt-1 size-5 shrink-0"
+              value={option.kind}
+              bind:group={kind}
+            />
+            <span
+              ><span class="head text-lg">{option.name}</span><br /><span class="text-soft"
+                >{option.summary}</span
+              ></span
+            >
+          </label>
+        {/each}
+      </div>
+    </fieldset>
+
+    <div class="flex flex-wrap gap-x-6 gap-y-3">
+      <div class="flex flex-col gap-1">
+        <label class="label" for="item-name">Name of the item</label>
+        <input id="item-name" class="field w-72" required maxlength="120" bind:value={name} />
+      </div>
+      <div class="flex flex-col gap-1">
+        <label class="label" for="machine">Machine</label>
+        <select
+          id="machine"
+          class="field"
+          value={machineId}
+          onchange={(event) => onmachine(event.currentTarget.value)}
+        >
+          {#each shop.machines as machine (machine.id)}<option value={machine.id}>{machine.name}</option
+            >{/each}
+        </select>
+      </div>
+      <div class="flex flex-col gap-1">
+        <label class="label" for="hoop">Hoop</label>
+        <select
+          id="hoop"
+          class="field"
+          value={hoopId}
+          onchange={(event) => onhoop(event.currentTarget.value)}
+        >
+          {#each shop.hoops as option (option.id)}<option value={option.id}
+              >{option.name}, {formatSize(option.field, shop.unit)}</option
+            >{/each}
+        </select>
+      </div>
+    </div>
+
+    <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
+      {#each questions as question (`${kind}-${question.key}`)}
+        {@const id = `answer-${question.key}`}
+        {#if question.kind === 'length'}
+          <LengthField
+            label={question.label}
+            help={question.help}
+            unit={shop.unit}
+            value={Number(given[question.key])}
+            onchange={(mm) => onanswer(question.key, mm)}
+          />
+        {:else if question.kind === 'choice'}
+          <div class="flex flex-col gap-1">
+            <label class="label" for={id}>{question.label}</label>
+            <select
+              {id}
+              class="field"
+              value={String(given[question.key])}
+              onchange={(event) => onanswer(question.key, event.currentTarget.value)}
+            >
+              {#each question.options as option (option.value)}<option value={option.value}
+                  >{option.label}</option
+                >{/each}
+            </select>
+          </div>
+        {:else if question.kind === 'material'}
+          {@const chosen = material(question.key)}
+          <fieldset>
+            <legend class="label">{question.label}</legend>
+            <div class="mt-1 flex gap-2">
+              <select
+                class="field"
+                aria-label="{question.label}, kind"
+                value={chosen.kind}
+                onchange={(event) =>
+                  onanswer(question.key, {
+                    ...chosen,
+                    kind: event.currentTarget.value,
+                    name: labelOfKind(question.kinds, event.currentTarget.value)
+                  })}
+              >
+                {#each question.kinds as option (option.value)}<option value={option.value}
+                    >{option.label}</option
+                  >{/each}
+              </select>
+              <input
+                class="field w-40"
+                aria-label="{question.label}, what you call it"
+                maxlength="80"
+                value={chosen.name}
+                onchange={(event) => onanswer(question.key, { ...chosen, name: event.currentTarget.value })}
+              />
+              <input
+                type="color"
+                class="h-11 w-12"
+                aria-label="{question.label}, colour"
+                value={chosen.colour}
+                onchange={(event) => onanswer(question.key, { ...chosen, colour: event.currentTarget.value })}
+              />
+            </div>
+            {#if question.help}<p class="mt-1 text-sm text-soft">{question.help}</p>{/if}
+          </fieldset>
+        {:else if question.kind === 'thread'}
+          {@const thread = colour(question.key)}
+          <fieldset>
+            <legend class="label">{question.label}</legend>
+            <div class="mt-1 flex gap-2">
+              <input
+                class="field w-40"
+                aria-label="{question.label}, name"
+                maxlength="80"
+                value={thread.name}
+                onchange={(event) => onanswer(question.key, { ...thread, name: event.currentTarget.value })}
+              />
+              <input
+                type="color"
+                class="h-11 w-12"
+                aria-label="{question.label}, colour"
+                value={thread.colour}
+                onchange={(event) => onanswer(question.key, { ...thread, colour: event.currentTarget.value })}
+              />
+            </div>
+          </fieldset>
+        {:else}
+          {@const list = colours(question.key)}
+          <fieldset>
+            <legend class="label">{question.label}</legend>
+            <div class="mt-1 flex flex-wrap gap-2">
+              {#each list as thread, at (at)}
+                <div class="flex gap-1">
+                  <input
+                    class="field w-32"
+                    aria-label="Colour {at + 1}, name"
+                    maxlength="80"
+                    value={thread.name}
+                    onchange={(event) =>
+                      onanswer(
+                        question.key,
+                        list.map((other, index) =>
+                          index === at ? { ...other, name: event.currentTarget.value } : other
+                        )
+                      )}
+                  />
+                  <input
+                    type="color"
+                    class="h-11 w-12"
+                    aria-label="Colour {at + 1}"
+                    value={thread.colour}
+                    onchange={(event) =>
+                      onanswer(
+                        question.key,
+                        list.map((other, index) =>
+                          index === at ? { ...other, colour: event.currentTarget.value } : other
+                        )
+                      )}
+                  />
+                  <button
+                    type="button"
+                    class="button button-quiet"
+                    aria-label="Take colour {at + 1} out"
+                    onclick={() =>
+                      onanswer(
+                        question.key,
+                        list.filter((_, index) => index !== at)
+                      )}><X size={18} aria-hidden="true" /></button
+                  >
+                </div>
+              {/each}
+              <button
+                type="button"
+                class="button"
+                onclick={() =>
+                  onanswer(question.key, [...list, { name: `Colour ${list.length + 1}`, colour: '#c96f80' }])}
+                ><Plus size={18} aria-hidden="true" />Colour</button
+              >
+            </div>
+          </fieldset>
+        {/if}
+      {/each}
+    </div>
+    {#each problems as problem (problem)}<p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">
+        {problem}
+      </p>{/each}
+    <div class="flex items-center gap-4">
+      <button type="submit" class="button button-main" disabled={!made?.ok || name.trim() === ''}
+        >{hasChart ? 'Match the chart' : 'Make the sheet'}</button
+      >
+      {#if name.trim() === ''}<p class="text-soft">Give it a name first.</p>{/if}
+    </div>
+  </div>
+
+  <aside aria-label="The outline in the hoop">
+    {#if outline && hoop && variant}
+      <svg
+        viewBox="{-view.width / 2} {-view.height / 2} {view.width} {view.height}"
+        class="h-80 w-full"
+        role="img"
+        aria-label="Outline {formatSize(variant.size, shop.unit)} in {hoop.name}"
+      >
+        <rect
+          x={-hoop.ring.width / 2 + 2.5}
+          y={-hoop.ring.height / 2 + 2.5}
+          width={hoop.ring.width - 5}
+          height={hoop.ring.height - 5}
+          rx={hoop.ring.width / 7}
+          class="ring"
+        />
+        <rect
+          x={-hoop.field.width / 2}
+          y={-hoop.field.height / 2}
+          width={hoop.field.width}
+          height={hoop.field.height}
+          class="reach"
+        />
+        <path
+          d={outline.points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + 'Z'}
+          class={fits ? 'outline' : 'outline wrong'}
+        />
+      </svg>
+      <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        <dt class="text-soft">Outline</dt>
+        <dd class="font-semibold" title={formatSize(variant.size, otherUnit(shop.unit))}>
+          {formatSize(variant.size, shop.unit)}
+        </dd>
+        <dt class="text-soft">Finished</dt>
+        <dd class="font-semibold" title={formatSize(variant.finished, otherUnit(shop.unit))}>
+          {formatSize(variant.finished, shop.unit)}
+        </dd>
+        <dt class="text-soft">Field</dt>
+        <dd class="font-semibold">{formatSize(hoop.field, shop.unit)}</dd>
+      </dl>
+      {#if !fits}<p class="mt-2 font-bold text-hands">The outline does not fit this hoop’s field.</p>{/if}
+    {/if}
+  </aside>
+</form>
+
+<style>
+  .ring {
+    fill: var(--sheet);
+    stroke: var(--edge);
+    stroke-width: 5;
+  }
+  .reach {
+    fill: none;
+    stroke: var(--rule-strong);
+    stroke-width: 1;
+    stroke-dasharray: 4 3;
+  }
+  .outline {
+    fill: var(--needle-pale);
+    stroke: var(--needle);
+    stroke-width: 1.5;
+    stroke-dasharray: 4 2;
+  }
+  .wrong {
+    fill: var(--hands-pale);
+    stroke: var(--hands);
+  }
+</style>

@@ -1,0 +1,126 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { compareRun, type RunEventType } from '$lib/core/run';
+  import { formatDuration } from '$lib/core/units';
+  import { live, runDocument } from '$lib/data';
+  import { downloadJson } from '$lib/ui/files';
+  import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
+  import { actualRibbonSteps, ribbonSeconds, ribbonSteps } from '$lib/ui/ribbon/layout';
+  import Times from '$lib/ui/Times.svelte';
+  import { Download } from '@lucide/svelte';
+  import { format } from 'date-fns';
+  import RunChart from './RunChart.svelte';
+
+  const stored = live(
+    () => page.params.id ?? '',
+    async (id) => ({ run: await runDocument(id) })
+  );
+  const run = $derived(stored.value?.run);
+  const compared = $derived(run && compareRun(run.plan, run.events));
+  const predicted = $derived(run ? ribbonSteps(run.plan.steps) : []);
+  const actual = $derived(compared ? actualRibbonSteps(compared.steps) : []);
+  const full = $derived(Math.max(ribbonSeconds(predicted), ribbonSeconds(actual)));
+  const incidents = $derived(
+    compared?.steps.flatMap(({ step, incidents }) => incidents.map((event) => ({ step, event }))) ?? []
+  );
+
+  const WORDS: Partial<Record<RunEventType, string>> = {
+    'thread-broke': 'Thread broke',
+    'bobbin-out': 'Bobbin out',
+    'mark-stitch': 'Marked',
+    note: 'Note',
+    again: 'Run again'
+  };
+</script>
+
+<svelte:head><title>Run of {run?.itemName ?? ''} · Jolt Step</title></svelte:head>
+
+{#if run && compared}
+  <header class="flex flex-wrap items-baseline gap-x-4">
+    <h1 class="text-3xl">{run.itemName}</h1>
+    <p class="text-soft">
+      {format(run.startedAt, 'EEEE d MMMM yyyy, HH:mm')} · {run.plan.machine.name.toLowerCase()}{run.finishedAt
+        ? ''
+        : ' · not finished'}
+    </p>
+    <button
+      type="button"
+      class="button button-quiet no-print ml-auto"
+      onclick={() => downloadJson(`run of ${run.itemName}`, run)}
+      ><Download size={20} aria-hidden="true" />Download the run</button
+    >
+  </header>
+
+  <section class="mt-3" aria-label="Predicted and actual">
+    <div class="flex items-baseline gap-4">
+      <h2 class="w-24 text-lg">Predicted</h2>
+      <Times
+        hands={compared.predicted.hands}
+        needle={compared.predicted.needle}
+        waiting={compared.predicted.waiting}
+        size="small"
+      />
+    </div>
+    <Ribbon steps={predicted} label="Predicted" fullSeconds={full} />
+    <div class="mt-1 flex items-baseline gap-4">
+      <h2 class="w-24 text-lg">Actual</h2>
+      <Times
+        hands={compared.actual.hands}
+        needle={compared.actual.needle}
+        waiting={compared.actual.waiting}
+        size="small"
+      />
+    </div>
+    <Ribbon steps={actual} label="Actual" fullSeconds={full} />
+  </section>
+
+  <div class="mt-4 grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)] gap-8 max-[1100px]:grid-cols-1">
+    <section aria-labelledby="chart-title">
+      <h2 id="chart-title" class="text-xl">Step by step, seconds</h2>
+      <RunChart steps={compared.steps} />
+    </section>
+    <section>
+      {#if incidents.length > 0}
+        <h2 class="text-xl">What happened</h2>
+        <ul class="mb-4">
+          {#each incidents as { step, event } (event.seq)}
+            <li class="border-b border-rule py-2">
+              <span class="font-bold">{WORDS[event.type] ?? event.type}</span> in step {step.number}, {step.title}{event.stitch ===
+              null
+                ? ''
+                : `, at stitch ${event.stitch.toLocaleString('en')}`}{event.text ? `: ${event.text}` : ''}
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      <h2 class="text-xl">Times</h2>
+      <table class="w-full border-collapse text-left">
+        <thead
+          ><tr class="border-b-[1.5px] border-ink text-soft"
+            ><th scope="col" class="font-normal">Step</th><th scope="col" class="text-right font-normal"
+              >Predicted</th
+            ><th scope="col" class="text-right font-normal">Actual</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each compared.steps as { step, predicted: expected, actual: seconds } (step.id)}
+            <tr class="border-b border-rule">
+              <td class="py-1.5 {step.kind === 'hand' ? 'text-hands' : ''}"
+                ><span class="mr-2 inline-block w-6 text-right text-soft">{step.number}</span>{step.stop
+                  ? `Stop ${step.stop.machineNumber ?? '?'}, `
+                  : ''}{step.title}</td
+              >
+              <td class="text-right">{formatDuration(expected)}</td>
+              <td class="text-right font-semibold"
+                >{seconds === null ? 'not reached' : formatDuration(seconds)}</td
+              >
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </section>
+  </div>
+{:else if stored.value}
+  <h1 class="text-3xl">There is no such run.</h1>
+  <a href="/log" class="button mt-6">To the log</a>
+{/if}

@@ -1,0 +1,54 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { foldRun } from '$lib/core/run';
+  import { appendEvent, clientId, eventsOf, getItem, getRun, live, type EventDraft } from '$lib/data';
+  import { toast } from 'svelte-sonner';
+  import RunScreen from './RunScreen.svelte';
+
+  const run = live(
+    () => page.params.id ?? '',
+    async (id) => ({ head: await getRun(id), events: await eventsOf(id) })
+  );
+  const head = $derived(run.value?.head);
+  const item = live(
+    () => head?.itemId,
+    async (id) => (id === undefined ? undefined : getItem(id))
+  );
+  const folded = $derived(head && foldRun(head.plan.steps, run.value?.events ?? []));
+
+  /** One event at a time: a second press waits until the first is stored, and the screen has moved. */
+  let writing = $state(false);
+
+  async function write(draft: EventDraft): Promise<void> {
+    if (!head || writing) return;
+    writing = true;
+    try {
+      await appendEvent(head.id, draft, Date.now(), clientId());
+      if (draft.type === 'finish' || draft.type === 'stop-early') await goto(`/log/${head.id}`);
+    } catch {
+      toast.error(
+        'This could not be stored, so the screen has not moved. The browser’s storage may be full.'
+      );
+    } finally {
+      writing = false;
+    }
+  }
+</script>
+
+<svelte:head><title>{head?.itemName ?? 'Run'} · Jolt Step</title></svelte:head>
+
+{#if head && folded}
+  <RunScreen
+    {head}
+    state={folded}
+    item={item.value}
+    onevent={(draft) => void write(draft)}
+    onleave={() => void goto('/')}
+  />
+{:else if run.value}
+  <main class="p-10">
+    <h1 class="text-3xl">There is no such run.</h1>
+    <a href="/" class="button mt-6">To the bench</a>
+  </main>
+{/if}

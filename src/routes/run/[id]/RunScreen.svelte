@@ -1,0 +1,369 @@
+<script lang="ts">
+  import type { Item } from '$lib/core/item';
+  import { stepSeconds, type RunHead, type RunState } from '$lib/core/run';
+  import { hoopWords } from '$lib/core/sheet';
+  import { formatClock, formatDuration, formatMinutes, formatSize } from '$lib/core/units';
+  import type { EventDraft } from '$lib/data';
+  import HoopView from '$lib/ui/hoop/HoopView.svelte';
+  import { hoopScene } from '$lib/ui/hoop/scene';
+  import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
+  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { stepTime } from '$lib/ui/steps/words';
+  import { TriangleAlert } from '@lucide/svelte';
+  import AskDialog, { type Ask } from './AskDialog.svelte';
+
+  interface Props {
+    head: RunHead;
+    state: RunState;
+    item: Item | undefined;
+    onevent: (draft: EventDraft) => void;
+    onleave: () => void;
+  }
+  let { head, state: run, item, onevent, onleave }: Props = $props();
+
+  const plan = $derived(head.plan);
+  const step = $derived(plan.steps[run.at]);
+  const over = $derived(run.phase === 'finished' || run.phase === 'stopped-early');
+  const hands = $derived(step?.kind === 'hand');
+  const scene = $derived(item && step && hoopScene(item, plan, step));
+  const rest = $derived(plan.steps.slice(run.at + 1));
+  const nextStop = $derived(rest.find(({ kind }) => kind === 'stop'));
+  const nextThread = $derived(
+    step?.thread && !hands
+      ? rest.find(({ op, thread }) => op?.do === 'thread' && thread)?.thread
+      : (step?.thread ?? rest.find(({ thread }) => thread)?.thread)
+  );
+  const nextPiece = $derived.by(() => {
+    const lay = rest.find(({ op }) => op?.do === 'lay');
+    return lay?.op?.do === 'lay'
+      ? plan.cuts.find((cut) => lay.op?.do === 'lay' && cut.pieceId === lay.op.pieceId)
+      : undefined;
+  });
+
+  let now = $state(Date.now());
+  $effect(() => {
+    const timer = setInterval(() => (now = Date.now()), 250);
+    return () => clearInterval(timer);
+  });
+  const passed = $derived(stepSeconds(run, now));
+  const left = $derived(step ? stepTime(step) - passed : 0);
+  /** Needle seconds from here until hands are needed: this stop’s rest and the stops that follow at once. */
+  const untilHands = $derived.by(() => {
+    if (!step || hands) return 0;
+    let seconds = Math.max(0, left);
+    for (const following of rest) {
+      if (following.kind === 'hand') break;
+      seconds += following.running.value;
+    }
+    return seconds;
+  });
+
+  let ask = $state<Ask | null>(null);
+
+  const at = $derived({ stepId: step?.id ?? null, stop: step?.stop?.machineNumber ?? null });
+  function done(): void {
+    if (step) onevent({ type: 'done', ...at });
+    else if (run.phase !== 'not-started') onevent({ type: 'finish', stepId: null });
+  }
+  const back = (): void => onevent({ type: 'back', ...at });
+  const pause = (): void => onevent({ type: run.phase === 'paused' ? 'resume' : 'pause', ...at });
+  /** Runs the last stop once more: notes it, and goes back to it where it is not on the screen. */
+  function again(): void {
+    if (step?.kind === 'stop') onevent({ type: 'again', ...at });
+  }
+
+  const KEYS: Record<string, () => void> = {
+    ' ': done,
+    PageDown: done,
+    PageUp: back,
+    b: () => (ask = 'thread-broke'),
+    o: () => (ask = 'bobbin-out'),
+    m: () => (ask = 'mark-stitch'),
+    n: () => (ask = 'note'),
+    p: pause,
+    r: again
+  };
+
+  function onkeydown(event: KeyboardEvent): void {
+    if (ask || over || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
+    const action = KEYS[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+    if (!action) return;
+    // A button that has the focus would take the space bar as a press of its own.
+    event.preventDefault();
+    action();
+  }
+
+  // The screen stays awake while the run is on it.
+  $effect(() => {
+    let lock: WakeLockSentinel | undefined;
+    const hold = async (): Promise<void> => {
+      try {
+        if (document.visibilityState === 'visible') lock = await navigator.wakeLock?.request('screen');
+      } catch {
+        // Without the lock the device’s own setting decides.
+      }
+    };
+    void hold();
+    document.addEventListener('visibilitychange', hold);
+    return () => {
+      document.removeEventListener('visibilitychange', hold);
+      void lock?.release();
+    };
+  });
+</script>
+
+<svelte:window {onkeydown} />
+
+<main class="screen">
+  <header class="flex flex-wrap items-baseline justify-between gap-x-6 text-lg">
+    <h1 class="text-xl">{head.itemName}</h1>
+    <p class="text-soft">
+      {step ? `step ${step.number} of ${plan.steps.length}` : `all ${plan.steps.length} steps done`}{run
+        .incidents.length > 0
+        ? ` · ${run.incidents.length} noted`
+        : ''}
+    </p>
+    <button type="button" class="button button-quiet" onclick={onleave}>Leave it here</button>
+  </header>
+  <div class="ribbon">
+    <Ribbon
+      steps={ribbonSteps(plan.steps)}
+      label="{head.itemName}: {step ? `step ${step.number}` : 'done'}"
+      selected={step?.id}
+      onselect={undefined}
+    />
+  </div>
+
+  {#if step}
+    <section class="now" aria-live="polite">
+      <div>
+        <p class="where {hands ? 'bg-hands text-on-hands' : 'bg-needle text-ground'}">
+          {run.phase === 'paused' ? 'Paused' : hoopWords(step.hoop)}
+        </p>
+        <h2 class="title">
+          {step.stop ? `Stop ${step.stop.machineNumber ?? 'without a number'}: ${step.title}` : step.title}
+        </h2>
+        <p class="detail">{step.detail}</p>
+        {#if step.note}<p class="detail italic">{step.note}</p>{/if}
+        {#if step.caution}<p class="caution">
+            <TriangleAlert size={24} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
+          </p>{/if}
+      </div>
+      {#if scene && (scene.cloths.some((cloth) => cloth.now) || scene.active.length > 0)}
+        <div class="drawing">
+          <HoopView {scene} unit={plan.unit} words="The hoop from above. {step.title}. {step.detail}" />
+        </div>
+      {/if}
+    </section>
+
+    <section class="facts">
+      <div>
+        <p class="label">{step.waiting.value > 0 ? 'waiting' : hands ? 'hands' : 'needle'}</p>
+        <p class="big {run.phase === 'paused' ? 'text-soft' : hands ? 'text-hands' : 'text-needle'}">
+          {formatClock(passed)}
+        </p>
+        <p class="text-soft">
+          {left >= 0 ? `about ${formatDuration(left)} left` : `${formatDuration(-left)} longer than planned`}
+        </p>
+      </div>
+      <div>
+        <p class="label">
+          {step.kind === 'hand' && step.thread ? 'put on' : hands ? 'on the needle next' : 'thread'}
+        </p>
+        {#if hands ? nextThread : step.thread}
+          {@const shown = hands ? nextThread : step.thread}
+          <p class="big truncate">{shown?.name}</p>
+          <svg class="patch" aria-hidden="true"><rect width="100%" height="100%" fill={shown?.colour} /></svg>
+        {:else}<p class="big text-soft">no more thread</p>{/if}
+      </div>
+      <div>
+        {#if hands}
+          <p class="label">
+            {nextStop
+              ? `then stop ${nextStop.stop?.machineNumber ?? '?'}, ${nextStop.title.toLowerCase()}`
+              : 'then'}
+          </p>
+          <p class="big">{nextStop ? formatDuration(nextStop.running.value) : rest[0] ? 'hands' : 'done'}</p>
+        {:else}
+          <p class="label">hands needed in</p>
+          <p class="big">{formatMinutes(untilHands)}</p>
+        {/if}
+        <p class="text-soft">{rest[0] ? `next: ${rest[0].title}` : ''}</p>
+        {#if nextPiece && !(step.op?.do === 'lay')}<p class="text-soft">
+            keep by you: {nextPiece.name}, {formatSize(nextPiece.cut, plan.unit)}
+          </p>{/if}
+      </div>
+    </section>
+  {:else}
+    <section class="now">
+      <div>
+        <h2 class="title">That was the last step.</h2>
+        <p class="detail">Look it over. Finish to put the run into the log.</p>
+      </div>
+    </section>
+    <section></section>
+  {/if}
+
+  <footer class="keys">
+    <button type="button" class="key main" disabled={over} onclick={done}
+      >{step ? 'Done' : 'Finish the run'}<small>Space or pedal</small></button
+    >
+    <button type="button" class="key" disabled={over || run.at === 0} onclick={back}
+      >Back<small>Page up</small></button
+    >
+    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'thread-broke')}
+      >Thread broke<small>B</small></button
+    >
+    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'bobbin-out')}
+      >Bobbin out<small>O</small></button
+    >
+    <button type="button" class="key" disabled={over || step?.kind !== 'stop'} onclick={again}
+      >Run again<small>R</small></button
+    >
+    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'mark-stitch')}
+      >Mark stitch<small>M</small></button
+    >
+    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'note')}
+      >Note<small>N</small></button
+    >
+    <button type="button" class="key" disabled={over || !step} onclick={pause}
+      >{run.phase === 'paused' ? 'Go on' : 'Pause'}<small>P</small></button
+    >
+  </footer>
+</main>
+
+<AskDialog
+  {ask}
+  stitches={step?.stop?.stitches ?? null}
+  onclose={() => (ask = null)}
+  onanswer={(type, stitch, text) => {
+    ask = null;
+    onevent({ type, ...at, stitch, text });
+  }}
+  onstopearly={() => {
+    ask = null;
+    onevent({ type: 'stop-early', ...at });
+  }}
+/>
+
+<style>
+  .screen {
+    display: grid;
+    grid-template-rows: auto auto minmax(0, 1fr) auto auto;
+    gap: 0.75rem;
+    height: 100dvh;
+    padding: 1rem 2rem 1.25rem;
+    background: var(--sheet);
+  }
+  .now {
+    display: flex;
+    gap: 2rem;
+    min-height: 0;
+    justify-content: space-between;
+  }
+  .now > :first-child {
+    min-width: 0;
+    flex: 1.6;
+  }
+  .where {
+    display: inline-block;
+    padding: 0.35rem 1.1rem;
+    border-radius: 5px;
+    font: 700 clamp(1.375rem, 2.4vw, 1.75rem) / 1.3 var(--font-head);
+  }
+  .title {
+    margin-top: 0.75rem;
+    font-size: clamp(2.75rem, 6vw, 4.75rem);
+    line-height: 1.02;
+  }
+  .detail {
+    margin-top: 0.75rem;
+    font-size: clamp(1.375rem, 2.3vw, 1.75rem);
+    line-height: 1.3;
+  }
+  .caution {
+    display: flex;
+    gap: 0.5rem;
+    margin-top: 0.75rem;
+    font-size: 1.25rem;
+    color: var(--warn);
+  }
+  .drawing {
+    flex: 1;
+    min-height: 0;
+    min-width: 0;
+  }
+  .facts {
+    display: grid;
+    grid-template-columns: minmax(0, 0.8fr) minmax(0, 1fr) minmax(0, 1.3fr);
+    gap: 2rem;
+    padding-top: 0.75rem;
+    border-top: 2px solid var(--ink);
+    font-size: 1.125rem;
+  }
+  .big {
+    font: 700 clamp(1.75rem, 3.2vw, 2.5rem) / 1.15 var(--font-head);
+  }
+  .patch {
+    width: 100%;
+    height: 2.75rem;
+    margin-top: 0.25rem;
+    border: 2px solid var(--edge);
+    border-radius: 5px;
+  }
+  .keys {
+    display: grid;
+    grid-template-columns: 2.2fr repeat(7, minmax(0, 1fr));
+    gap: 0.6rem;
+  }
+  .key {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    justify-content: center;
+    min-height: 76px;
+    padding: 0 0.25rem;
+    border: 2px solid var(--ink);
+    border-radius: 6px;
+    font: 700 1.0625rem / 1.15 var(--font-head);
+  }
+  .key small {
+    font: 400 0.9375rem var(--font-text);
+    color: var(--soft);
+  }
+  .key.main {
+    background: var(--ink);
+    color: var(--ground);
+    font-size: 1.75rem;
+  }
+  .key.main small {
+    color: var(--ground);
+  }
+  .key:disabled {
+    border-color: var(--rule-strong);
+    color: var(--soft);
+  }
+  @media (orientation: portrait) {
+    .screen {
+      padding: 1.5rem 2.25rem;
+      gap: 1.25rem;
+    }
+    .now {
+      flex-direction: column;
+      justify-content: flex-start;
+    }
+    .now > :first-child {
+      flex: none;
+    }
+    .drawing {
+      max-height: 24rem;
+    }
+    .keys {
+      grid-template-columns: repeat(4, minmax(0, 1fr));
+    }
+    .key.main {
+      grid-column: span 2;
+      min-height: 104px;
+    }
+  }
+</style>

@@ -1,0 +1,310 @@
+<script lang="ts">
+  import {
+    DEFAULT_HAND_TIMES,
+    HAND_TIME_KEYS,
+    handTimeLabel,
+    paceOf,
+    Shop,
+    type Hoop,
+    type Machine
+  } from '$lib/core/shop';
+  import { freshId, getShop, live, saveShop } from '$lib/data';
+  import LengthField from '$lib/ui/fields/LengthField.svelte';
+  import { formatDuration } from '$lib/core/units';
+  import { Plus, Trash2 } from '@lucide/svelte';
+  import { toast } from 'svelte-sonner';
+
+  const stored = live(() => null, getShop);
+  const shop = $derived(stored.value);
+  let problem = $state('');
+
+  /** Stores the shop when it is whole; a wrong answer is said and nothing changes. */
+  async function keep(next: Shop, said?: string): Promise<void> {
+    const checked = Shop.safeParse(next);
+    if (!checked.success) {
+      const issue = checked.error.issues[0];
+      problem = `That does not fit: ${issue?.path.slice(-1).join('') ?? ''} ${issue?.message ?? ''}`;
+      return;
+    }
+    problem = '';
+    const before = shop;
+    await saveShop(checked.data);
+    if (said && before) toast(said, { action: { label: 'Undo', onClick: () => void saveShop(before) } });
+  }
+
+  function setMachine(id: string, change: Partial<Machine>): void {
+    if (shop)
+      void keep({
+        ...shop,
+        machines: shop.machines.map((machine) => (machine.id === id ? { ...machine, ...change } : machine))
+      });
+  }
+  function setHoop(id: string, change: Partial<Hoop>): void {
+    if (shop)
+      void keep({
+        ...shop,
+        hoops: shop.hoops.map((hoop) => (hoop.id === id ? { ...hoop, ...change } : hoop))
+      });
+  }
+  const whole = (event: Event & { currentTarget: HTMLInputElement }): number =>
+    Math.round(event.currentTarget.valueAsNumber);
+</script>
+
+<svelte:head><title>Shop · Jolt Step</title></svelte:head>
+
+{#if shop}
+  <h1 class="text-3xl">Shop</h1>
+  {#if problem}<p class="mt-3 border-l-4 border-hands bg-hands-pale p-3" role="alert">{problem}</p>{/if}
+
+  <section class="mt-5 flex flex-wrap gap-8" aria-label="Units">
+    <div class="flex flex-col gap-1">
+      <label class="label" for="shop-name">Name</label>
+      <input
+        id="shop-name"
+        class="field w-80"
+        value={shop.name}
+        onchange={(event) => void keep({ ...shop, name: event.currentTarget.value })}
+      />
+    </div>
+    <fieldset>
+      <legend class="label">Lengths</legend>
+      {#each [['mm', 'Millimetres'], ['in', 'Inches']] as const as [unit, words] (unit)}
+        <label class="mr-5 inline-flex min-h-11 items-center gap-2"
+          ><input
+            type="radio"
+            name="unit"
+            class="size-5"
+            checked={shop.unit === unit}
+            onchange={() => void keep({ ...shop, unit })}
+          />{words}</label
+        >
+      {/each}
+    </fieldset>
+    <fieldset>
+      <legend class="label">Cut sizes round up to</legend>
+      {#each [['5mm', '5 mm'], ['quarter-inch', '¼ in']] as const as [rounding, words] (rounding)}
+        <label class="mr-5 inline-flex min-h-11 items-center gap-2"
+          ><input
+            type="radio"
+            name="rounding"
+            class="size-5"
+            checked={shop.rounding === rounding}
+            onchange={() => void keep({ ...shop, rounding })}
+          />{words}</label
+        >
+      {/each}
+    </fieldset>
+  </section>
+
+  <section class="mt-8" aria-labelledby="machines">
+    <h2 id="machines" class="text-2xl">Machines</h2>
+    <ul class="mt-2 border-t-[1.5px] border-ink">
+      {#each shop.machines as machine (machine.id)}
+        <li class="flex flex-wrap items-end gap-4 border-b border-rule py-3">
+          <label class="flex flex-col gap-1"
+            ><span class="label">Name</span><input
+              class="field w-52"
+              value={machine.name}
+              onchange={(event) => setMachine(machine.id, { name: event.currentTarget.value })}
+            /></label
+          >
+          <label class="flex flex-col gap-1"
+            ><span class="label">Needles</span><input
+              type="number"
+              min="1"
+              max="20"
+              class="field w-24"
+              value={machine.needles}
+              onchange={(event) => setMachine(machine.id, { needles: whole(event) })}
+            /></label
+          >
+          <label class="flex flex-col gap-1"
+            ><span class="label">Speed you set, spm</span><input
+              type="number"
+              class="field w-32"
+              value={machine.setSpm}
+              onchange={(event) => setMachine(machine.id, { setSpm: whole(event) })}
+            /></label
+          >
+          <label class="flex flex-col gap-1"
+            ><span class="label">Highest, spm</span><input
+              type="number"
+              class="field w-28"
+              value={machine.maxSpm}
+              onchange={(event) => setMachine(machine.id, { maxSpm: whole(event) })}
+            /></label
+          >
+          <label class="flex flex-col gap-1">
+            <span class="label">Really averages, spm</span>
+            <input
+              type="number"
+              class="field w-36"
+              placeholder="{paceOf({ ...machine, paceSpm: null })} assumed"
+              value={machine.paceSpm ?? ''}
+              onchange={(event) =>
+                setMachine(machine.id, { paceSpm: event.currentTarget.value === '' ? null : whole(event) })}
+            />
+          </label>
+          <label class="flex min-h-11 items-center gap-2"
+            ><input
+              type="checkbox"
+              class="size-5"
+              checked={machine.trimmer}
+              onchange={(event) => setMachine(machine.id, { trimmer: event.currentTarget.checked })}
+            />Trims by itself</label
+          >
+          <button
+            type="button"
+            class="button button-quiet ml-auto"
+            aria-label="Remove {machine.name}"
+            disabled={shop.machines.length === 1}
+            onclick={() =>
+              void keep(
+                { ...shop, machines: shop.machines.filter(({ id }) => id !== machine.id) },
+                `${machine.name} is gone from the shop.`
+              )}><Trash2 size={20} aria-hidden="true" /></button
+          >
+        </li>
+      {/each}
+    </ul>
+    <button
+      type="button"
+      class="button button-quiet mt-1"
+      onclick={() =>
+        void keep({
+          ...shop,
+          machines: [
+            ...shop.machines,
+            {
+              id: freshId(),
+              name: 'New machine',
+              needles: 1,
+              heads: 1,
+              setSpm: 600,
+              maxSpm: 800,
+              paceSpm: null,
+              trimmer: true
+            }
+          ]
+        })}><Plus size={20} aria-hidden="true" />Add a machine</button
+    >
+  </section>
+
+  <section class="mt-8" aria-labelledby="hoops">
+    <h2 id="hoops" class="text-2xl">Hoops</h2>
+    <p class="text-soft">
+      The field is what the needle reaches; the ring, measured outside, decides how much stabiliser to cut.
+    </p>
+    <ul class="mt-2 border-t-[1.5px] border-ink">
+      {#each shop.hoops as hoop (hoop.id)}
+        <li class="flex flex-wrap items-start gap-4 border-b border-rule pt-3">
+          <label class="flex flex-col gap-1"
+            ><span class="label">Name</span><input
+              class="field w-44"
+              value={hoop.name}
+              onchange={(event) => setHoop(hoop.id, { name: event.currentTarget.value })}
+            /></label
+          >
+          <LengthField
+            label="Field, width"
+            unit={shop.unit}
+            value={hoop.field.width}
+            onchange={(width) => setHoop(hoop.id, { field: { ...hoop.field, width } })}
+          />
+          <LengthField
+            label="Field, height"
+            unit={shop.unit}
+            value={hoop.field.height}
+            onchange={(height) => setHoop(hoop.id, { field: { ...hoop.field, height } })}
+          />
+          <LengthField
+            label="Ring outside, width"
+            unit={shop.unit}
+            value={hoop.ring.width}
+            onchange={(width) => setHoop(hoop.id, { ring: { ...hoop.ring, width } })}
+          />
+          <LengthField
+            label="Ring outside, height"
+            unit={shop.unit}
+            value={hoop.ring.height}
+            onchange={(height) => setHoop(hoop.id, { ring: { ...hoop.ring, height } })}
+          />
+          <label class="flex flex-col gap-1"
+            ><span class="label">Speed limit, spm</span><input
+              type="number"
+              class="field w-32"
+              placeholder="none"
+              value={hoop.capSpm ?? ''}
+              onchange={(event) =>
+                setHoop(hoop.id, { capSpm: event.currentTarget.value === '' ? null : whole(event) })}
+            /></label
+          >
+          <button
+            type="button"
+            class="button button-quiet mt-6 ml-auto"
+            aria-label="Remove {hoop.name}"
+            disabled={shop.hoops.length === 1}
+            onclick={() =>
+              void keep(
+                { ...shop, hoops: shop.hoops.filter(({ id }) => id !== hoop.id) },
+                `${hoop.name} is gone from the shop.`
+              )}><Trash2 size={20} aria-hidden="true" /></button
+          >
+        </li>
+      {/each}
+    </ul>
+    <button
+      type="button"
+      class="button button-quiet mt-1"
+      onclick={() =>
+        void keep({
+          ...shop,
+          hoops: [
+            ...shop.hoops,
+            {
+              id: freshId(),
+              name: 'New hoop',
+              field: { width: 100, height: 100 },
+              ring: { width: 140, height: 140 },
+              capSpm: null
+            }
+          ]
+        })}><Plus size={20} aria-hidden="true" />Add a hoop</button
+    >
+  </section>
+
+  <section class="mt-8" aria-labelledby="hands">
+    <div class="flex items-baseline gap-4">
+      <h2 id="hands" class="text-2xl">Hand times</h2>
+      <button
+        type="button"
+        class="button button-quiet"
+        onclick={() =>
+          void keep({ ...shop, hands: { ...DEFAULT_HAND_TIMES } }, 'Hand times are the defaults again.')}
+        >All as they were</button
+      >
+    </div>
+    <p class="text-soft">Seconds, of someone practised. Change what is different with you.</p>
+    <ul class="mt-2 grid grid-cols-[repeat(auto-fill,minmax(22rem,1fr))] gap-x-8 border-t-[1.5px] border-ink">
+      {#each HAND_TIME_KEYS as key (key)}
+        <li class="border-b border-rule">
+          <label class="flex min-h-11 items-center gap-3 py-1">
+            <span class="flex-1">{handTimeLabel(key)}</span>
+            {#if shop.hands[key] >= 120}<span class="text-sm text-soft"
+                >{formatDuration(shop.hands[key])}</span
+              >{/if}
+            <input
+              type="number"
+              min="0"
+              step="any"
+              class="field w-28 {shop.hands[key] === DEFAULT_HAND_TIMES[key] ? '' : 'font-bold'}"
+              value={shop.hands[key]}
+              onchange={(event) =>
+                void keep({ ...shop, hands: { ...shop.hands, [key]: event.currentTarget.valueAsNumber } })}
+            />
+          </label>
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
