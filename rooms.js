@@ -17,7 +17,7 @@ export const coreRooms = {
   cutting: ['units', 'geometry', 'item', 'shop'],
   sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
   plan: ['units', 'geometry', 'item', 'shop', 'thread', 'time', 'cutting', 'sheet'],
-  run: ['units', 'item', 'shop', 'plan'],
+  run: ['units', 'item', 'shop', 'cutting', 'plan'],
   documents: ['units', 'item', 'shop', 'plan', 'run']
 };
 

@@ -25,7 +25,9 @@ export function must(command, args, options) {
 /** Installs the locked packages, unless those installed are the locked ones already. */
 export function installPackages() {
   const stamp = `${root}node_modules/.jolt-step-lock`;
-  const lock = createHash('sha256').update(readFileSync(`${root}package-lock.json`)).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(`${root}package-lock.json`))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing the packages of package-lock.json …');
   must('npm', ['ci', '--no-fund', '--no-audit']);
@@ -35,7 +37,9 @@ export function installPackages() {
 /** Installs Debian's Chromium for the browser tests, after saying so. */
 export function installChromium() {
   if (existsSync(CHROMIUM)) return;
-  console.log('The browser tests need Chromium. Installing the Debian package "chromium" with apt-get (needs root) …');
+  console.log(
+    'The browser tests need Chromium. Installing the Debian package "chromium" with apt-get (needs root) …'
+  );
   must('apt-get', ['update']);
   must('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-liberation'], {
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
@@ -56,7 +60,13 @@ export async function serve({ port, demo }) {
   const server = spawn('node', ['build'], {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', JOLT_STEP_DEMO: demo ? '1' : '0', BODY_SIZE_LIMIT: '4M' }
+    env: {
+      ...process.env,
+      PORT: String(port),
+      HOST: '127.0.0.1',
+      JOLT_STEP_DEMO: demo ? '1' : '0',
+      BODY_SIZE_LIMIT: '4M'
+    }
   });
   const address = `http://127.0.0.1:${port}`;
   for (let tries = 0; tries < 100; tries++) {

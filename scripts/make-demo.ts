@@ -7,8 +7,6 @@ import { plan } from '../src/lib/core/plan';
 import type { Run, RunEvent } from '../src/lib/core/run';
 import { defaultSetup, defaultShop, type Setup, type Shop } from '../src/lib/core/shop';
 
-const MADE = '2026-11-02T09:00:00.000Z';
-
 const shop: Shop = {
   ...defaultShop('shop'),
   name: 'Bracken Vale Light Railway, gift stall',
@@ -66,6 +64,7 @@ interface Wish {
   kind: string;
   answers: Record<string, unknown>;
   chart?: string;
+  made: string;
   machineId: string;
   hoopId: string;
 }
@@ -75,6 +74,7 @@ const wishes: Wish[] = [
     id: 'badger-tab',
     name: 'Badger luggage tab',
     note: 'The stationmaster. Sells best at the spring gala.',
+    made: '2026-11-04T09:00:00.000Z',
     kind: 'snap-tab',
     answers: {},
     machineId: 'left',
@@ -91,6 +91,7 @@ const wishes: Wish[] = [
     id: 'lamp-patch',
     name: 'Signal lamp patch',
     note: 'Ironed on the volunteers’ aprons.',
+    made: '2026-11-03T09:00:00.000Z',
     kind: 'patch',
     answers: {
       shape: 'oval',
@@ -111,6 +112,7 @@ const wishes: Wish[] = [
     id: 'ticket-tab',
     name: 'Ticket key fob',
     note: 'No chart yet: counts are estimates.',
+    made: '2026-11-02T09:00:00.000Z',
     kind: 'snap-tab',
     answers: {
       shape: 'rounded',
@@ -160,7 +162,7 @@ days.forEach(([itemId, startedAt, seed], at) =>
 function makeItem(wish: Wish): Item {
   const made = constructionOf(wish.kind)?.patternOf(wish.answers);
   if (!made?.ok) throw new Error(`${wish.id}: ${made?.problems.join(' ') ?? 'no such construction'}`);
-  const base = { id: wish.id, name: wish.name, now: MADE, construction: wish.kind, params: made.params };
+  const base = { id: wish.id, name: wish.name, now: wish.made, construction: wish.kind, params: made.params };
   let item: Item;
   if (wish.chart === undefined) item = assemble(made.pattern, base);
   else {

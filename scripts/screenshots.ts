@@ -2,7 +2,6 @@
 import { chromium, type Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { BROWSER } from '../playwright.config';
-// @ts-expect-error plain JavaScript that runs before any install, so it has no types
 import { build, serve } from './lib.mjs';
 
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
@@ -42,7 +41,11 @@ const toBack = async (page: Page): Promise<void> => {
 const views: View[] = [
   { name: 'bench', path: '/' },
   { name: 'shelf', path: '/items' },
-  { name: 'new-chart', path: '/items/new', prepare: (page) => page.getByLabel('Paste the colour chart').fill(CHART) },
+  {
+    name: 'new-chart',
+    path: '/items/new',
+    prepare: (page) => page.getByLabel('Paste the colour chart').fill(CHART)
+  },
   {
     name: 'new-pattern',
     path: '/items/new',
@@ -79,15 +82,20 @@ const views: View[] = [
   { name: 'cut', path: '/items/badger-tab/cut' },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },
-  { name: 'run-night', path: '/items/badger-tab', night: true, prepare: async (page) => {
-    await page.getByRole('button', { name: 'Stitch it' }).click();
-    await page.waitForURL('**/run/**');
-    for (let step = 1; step < 8; step++) {
-      await page.getByText(`step ${step} of`).waitFor();
-      await page.keyboard.press('PageDown');
+  {
+    name: 'run-night',
+    path: '/items/badger-tab',
+    night: true,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Stitch it' }).click();
+      await page.waitForURL('**/run/**');
+      for (let step = 1; step < 8; step++) {
+        await page.getByText(`step ${step} of`).waitFor();
+        await page.keyboard.press('PageDown');
+      }
+      await page.getByText('step 8 of').waitFor();
     }
-    await page.getByText('step 8 of').waitFor();
-  } },
+  },
   { name: 'log', path: '/log' },
   { name: 'log-run', path: '/log/run-2' },
   { name: 'shop', path: '/shop' }

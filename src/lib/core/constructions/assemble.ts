@@ -139,7 +139,7 @@ function stopsFromPattern(pattern: Pattern, threads: ThreadRack): Built {
       const number = built.stops.length + 1;
       const thread = threads.take(colour?.name ?? 'Your choice', colour?.colour);
       const stop = expectedStop(expected, `stop-${number}`, number, 'estimate', thread);
-      if (expected.repeats) stop.name = colours.length > 1 ? `${expected.name} ${at + 1}` : expected.name;
+      if (expected.repeats) stop.name = colours.length > 1 ? `${expected.one} ${at + 1}` : expected.one;
       built.stops.push(stop);
       built.byKey.set(expected.key, [...(built.byKey.get(expected.key) ?? []), stop]);
     });

@@ -99,7 +99,8 @@ function pattern(params: Params): Pattern {
     expected: [
       expectStop({
         key: 'colours',
-        name: 'Colour',
+        name: 'Colours',
+        one: 'Colour',
         role: 'decoration',
         alsoRoles: ['lettering', 'quilting', 'topstitch', 'applique-edge'],
         words: /colou?r|fill|design|letter|text/,

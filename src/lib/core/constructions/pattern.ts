@@ -11,6 +11,8 @@ export interface ExpectedStop {
   words: RegExp;
   /** Takes several rows, one a colour, as details do. */
   repeats: boolean;
+  /** What one of several is called where no chart names it. */
+  one: string;
   /** Whether the item is made without it, so that a chart need not have it. */
   optional: boolean;
   /** The stop whose row often holds this one too, as an outline holds the hole marks. */
@@ -54,6 +56,7 @@ export function expectStop(
   return {
     alsoRoles: [],
     repeats: false,
+    one: part.name,
     optional: false,
     visible: 'unknown',
     protected: false,

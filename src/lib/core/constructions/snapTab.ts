@@ -128,7 +128,8 @@ function pattern(params: Params): Pattern {
       }),
       expectStop({
         key: 'details',
-        name: 'Detail',
+        name: 'Details',
+        one: 'Detail',
         role: 'decoration',
         alsoRoles: ['lettering', 'quilting', 'applique-edge', 'topstitch'],
         words: /detail|design|face|eye|letter|text/,

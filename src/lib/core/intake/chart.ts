@@ -94,12 +94,34 @@ export function readChart(text: string, setAside: readonly number[] = []): Chart
     }
   });
 
+  const numbered = rows.filter(({ number }) => number !== null).length;
+  if (numbered * 2 > rows.length) setUnnumberedAside(rows, reading, lines);
+
   reading.rows = rows.map((row, at) => ({
     ...row,
     ...guessRole(row.name, row.stitches, rows.length > 1 ? at / (rows.length - 1) : 0)
   }));
   reading.problems.push(...doubtsAcrossRows(rows, reading.statedStitches, lines));
   return reading;
+}
+
+/** In a chart that numbers its stops, a line without a number is a remark that happens to end in one. */
+function setUnnumberedAside(rows: ChartRow[], reading: ChartReading, lines: string[]): void {
+  for (const { line } of rows.filter(({ number }) => number === null)) {
+    const text = lines[line - 1] ?? '';
+    reading.problems = reading.problems.filter((problem) => problem.line !== line);
+    reading.problems.push({
+      line,
+      column: firstColumn(text),
+      text,
+      kind: 'not-understood',
+      message: 'The other rows have a stop number, this line has none. Put one in front if it is a stop.'
+    });
+    rows.splice(
+      rows.findIndex((row) => row.line === line),
+      1
+    );
+  }
 }
 
 /** Doubts that only several rows together show: numbers out of order or twice, a total that differs. */

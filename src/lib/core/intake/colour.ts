@@ -15,8 +15,27 @@ const SHADES = new Set([
   'antique'
 ]);
 
-/** Thread shelf words that the colour names of the web do not have. */
+/** Colours as thread has them: duller than the web’s names, and some the web has no name for. */
 const SHELF: Record<string, string> = {
+  white: '#f6f3ec',
+  black: '#23262b',
+  grey: '#8b8f94',
+  gray: '#8b8f94',
+  red: '#bf2f2a',
+  pink: '#e2a1ae',
+  orange: '#d97a2b',
+  yellow: '#e8c33c',
+  green: '#3f7d4e',
+  blue: '#33619c',
+  navy: '#26345c',
+  purple: '#6c4a8c',
+  brown: '#6f4a30',
+  gold: '#c69a35',
+  teal: '#2b7378',
+  turquoise: '#4aa9a6',
+  beige: '#dccdb0',
+  tan: '#c2a076',
+  lime: '#9bbf45',
   cream: '#f3e9d2',
   ink: '#20242c',
   madder: '#b0362c',
@@ -58,7 +77,7 @@ export function colourOf(name: string): string | undefined {
   const hex = /#[0-9a-f]{6}\b/i.exec(name);
   if (hex) return hex[0].toLowerCase();
   const words = name.toLowerCase().match(/[a-z]+/g) ?? [];
-  const joined = toHex(words.join(''));
+  const joined = words.length > 1 ? toHex(words.join('')) : undefined;
   if (joined) return joined;
   // The noun of a colour comes last: "lamp black" is black, "rose pink" is pink.
   for (const word of words.reverse()) {

@@ -1,6 +1,9 @@
 import type { PlanStep } from '$lib/core/plan';
 import type { RunEvent, RunEventType } from './schema';
 
+/** What the fold needs of a plan’s step. */
+export type RunStep = Pick<PlanStep, 'id' | 'kind'>;
+
 /** What a run has come to. */
 export interface RunState {
   phase: 'not-started' | 'running' | 'paused' | 'finished' | 'stopped-early';
@@ -17,14 +20,14 @@ export interface RunState {
   lastSeq: number;
 }
 
-const INCIDENTS: readonly RunEventType[] = ['thread-broke', 'bobbin-out', 'mark-stitch', 'note', 'again'];
+const INCIDENTS: readonly RunEventType[] = ['thread-broke', 'bobbin-out', 'mark-stitch', 'note'];
 
 /**
  * Folds the events of a run into its state. The same events give the same state, so a closed tab, a reload
  * or a second screen all come back to the same step and the same clock.
  *
- * An event that names another step than the one on the screen was pressed on a stale screen; `done` and
- * `back` then count for nothing, so that two tabs cannot move one step twice.
+ * An event that names another step than the one on the screen was pressed on a stale screen; `done`, `back`
+ * and `again` then count for nothing, so that two tabs cannot move one step twice.
  *
  * @param steps the steps of the plan the run follows
  * @param events in order of `seq`
@@ -32,7 +35,7 @@ const INCIDENTS: readonly RunEventType[] = ['thread-broke', 'bobbin-out', 'mark-
  * @example
  * foldRun(plan.steps, [started, doneAfter90s]).at // 1
  */
-export function foldRun(steps: readonly Pick<PlanStep, 'id'>[], events: readonly RunEvent[]): RunState {
+export function foldRun(steps: readonly RunStep[], events: readonly RunEvent[]): RunState {
   const state: RunState = {
     phase: 'not-started',
     at: 0,
@@ -47,7 +50,7 @@ export function foldRun(steps: readonly Pick<PlanStep, 'id'>[], events: readonly
   return state;
 }
 
-function apply(state: RunState, steps: readonly Pick<PlanStep, 'id'>[], event: RunEvent): void {
+function apply(state: RunState, steps: readonly RunStep[], event: RunEvent): void {
   state.lastSeq = Math.max(state.lastSeq, event.seq);
   if (state.phase === 'finished' || state.phase === 'stopped-early') return;
   if (event.type === 'start') {
@@ -73,6 +76,16 @@ function apply(state: RunState, steps: readonly Pick<PlanStep, 'id'>[], event: R
       bookTime(state, event.at);
       state.at -= 1;
       return;
+    case 'again': {
+      // The stop on the screen, or the last one before it, runs once more.
+      const stop = lastStop(steps, state.at);
+      if (event.stepId !== current || stop < 0) return;
+      resumeClock(state, event.at);
+      bookTime(state, event.at);
+      state.at = stop;
+      state.incidents.push({ ...event, stepId: steps[stop]?.id ?? null });
+      return;
+    }
     case 'pause':
       if (state.phase === 'paused') return;
       bookTime(state, event.at);
@@ -92,6 +105,11 @@ function apply(state: RunState, steps: readonly Pick<PlanStep, 'id'>[], event: R
     default:
       if (INCIDENTS.includes(event.type)) state.incidents.push(event);
   }
+}
+
+function lastStop(steps: readonly RunStep[], from: number): number {
+  for (let at = Math.min(from, steps.length - 1); at >= 0; at--) if (steps[at]?.kind === 'stop') return at;
+  return -1;
 }
 
 /** Going on after a pause, whether by `resume` or by the next `done`. */

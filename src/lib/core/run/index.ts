@@ -1,3 +1,4 @@
+export * from './ahead';
 export * from './compare';
 export * from './fold';
 export * from './schema';

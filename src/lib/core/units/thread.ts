@@ -5,7 +5,7 @@ const METRES: Record<string, number> = {
   cm: 0.01,
   mm: 0.001,
   in: MM_PER_INCH / 1000,
-  ft: (12 * MM_PER_INCH) / 1000
+  ft: 0.3048
 };
 const SPELLED: [RegExp, string][] = [
   [/^(?:millimet(?:re|er)s?|mm)$/, 'mm'],

@@ -86,7 +86,14 @@
       stroke-dasharray="{6 * px} {3 * px}"
     />
     <path d="M{overBox.maxX} 0h{scene.over.mm}" class="measure" stroke-width={2 * px} />
-    <text x={overBox.maxX + scene.over.mm + 5 * px} y={5 * px} font-size={15 * px} class="measure-text">
+    <text
+      x={overBox.maxX + scene.over.mm / 2}
+      y={20 * px}
+      font-size={15 * px}
+      text-anchor="middle"
+      stroke-width={4 * px}
+      class="measure-text"
+    >
       {formatLength(scene.over.mm, unit)}
     </text>
   {/if}
@@ -140,7 +147,6 @@
     font-weight: 700;
     paint-order: stroke;
     stroke: var(--sheet);
-    stroke-width: 3px;
   }
   .tape {
     fill: var(--tape);

@@ -25,7 +25,7 @@
   const needleHeight = $derived(small ? 18 : 34);
   const handsHeight = $derived(small ? 10 : 26);
   const base = $derived((small ? 2 : rows * 15 + 3) + needleHeight);
-  const height = $derived(base + handsHeight + (small ? 2 : onselect ? 20 : 6));
+  const height = $derived(base + handsHeight + (small ? 2 : selected ? 20 : 6));
   const cursor = $derived(parts.find(({ id }) => id === selected));
   const position = $derived(steps.findIndex(({ id }) => id === selected));
 
@@ -92,7 +92,7 @@
           class:dashed={missing}
           fill={part.colour ?? 'none'}
         />
-        {#if part.protected && part.width > 9}
+        {#if part.protected && part.width > (small ? 16 : 12)}
           <rect
             x={part.x + 4}
             y={base - needleHeight + 3.5}
@@ -120,7 +120,7 @@
             >
           {/if}
         {/if}
-        {#if here && onselect}
+        {#if here && !small}
           <rect
             x={part.x - 1.5}
             y={base - needleHeight - 2.5}
@@ -145,7 +145,7 @@
       {/if}
     {/each}
     <line x1="0" x2={width} y1={base} y2={base} class="base" />
-    {#if cursor && onselect}
+    {#if cursor && !small}
       {@const middle = cursor.x + cursor.width / 2}
       <path d="M{middle - 8} {base + handsHeight + 16}h16l-8 -10z" class="cursor" />
     {/if}

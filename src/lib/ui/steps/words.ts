@@ -1,4 +1,3 @@
-import { ROLE_WORDS } from '$lib/core/item';
 import type { PlanStep } from '$lib/core/plan';
 
 /** Seconds a step takes, whichever its kind. */
@@ -15,14 +14,12 @@ const SEEN = {
 };
 
 /**
- * The small words beside a stop: what it does, whether it will be seen, and the charted colour where another
- * thread is used.
+ * The small words beside a stop: whether it will be seen, and the charted colour where another thread is used.
  */
 export function stopNote(step: PlanStep): string {
   const { stop, thread } = step;
   if (!stop) return '';
-  const parts = [ROLE_WORDS[stop.role].toLowerCase()];
-  if (step.title.toLowerCase().startsWith(parts[0] ?? '')) parts.pop();
+  const parts: string[] = [];
   if (SEEN[stop.visible] !== '') parts.push(SEEN[stop.visible]);
   if (stop.charted !== '' && thread && stop.charted.toLowerCase() !== thread.name.toLowerCase()) {
     parts.push(`charted ${stop.charted}, use ${thread.name.toLowerCase()}`);

@@ -103,8 +103,8 @@
       needle={planned.totals.needle.value}
       waiting={planned.totals.waiting.value}
     />
-    <p class="max-w-xs text-sm leading-snug text-soft no-print">{range}</p>
-    <div class="no-print ml-auto flex flex-wrap gap-1">
+    <p class="no-print min-w-0 flex-1 basis-40 text-sm leading-snug text-soft">{range}</p>
+    <div class="no-print flex gap-1">
       <button
         type="button"
         class="button button-quiet"

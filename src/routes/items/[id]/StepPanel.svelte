@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Item } from '$lib/core/item';
+  import { ROLE_WORDS, type Item } from '$lib/core/item';
   import type { Plan, PlanStep } from '$lib/core/plan';
   import { handTimeLabel, HAND_TIME_KEYS, type Setup, type Shop } from '$lib/core/shop';
   import { hoopWords } from '$lib/core/sheet';
@@ -30,6 +30,7 @@
       : undefined
   );
   const hands = $derived(step.kind === 'hand');
+  const following = $derived(plan.steps.slice(step.number, step.number + 2));
   const drawn = $derived(scene.hooped || scene.active.length > 0);
 
   function partLabel(key: string): string {
@@ -38,9 +39,9 @@
   }
 </script>
 
-<article class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
+<article class="flex flex-1 flex-col rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
   <p
-    class="inline-block rounded border-[1.5px] px-2 py-0.5 text-[0.9375rem] font-bold {hands
+    class="self-start rounded border-[1.5px] px-2 py-0.5 text-[0.9375rem] font-bold {hands
       ? 'border-hands text-hands'
       : 'border-needle text-needle'}"
   >
@@ -52,9 +53,9 @@
   {#if step.detail}<p class="mt-1 text-lg leading-snug">{step.detail}</p>{/if}
   {#if step.note}<p class="mt-1 italic">{step.note}</p>{/if}
 
-  <div class="mt-3 grid gap-4 {drawn ? 'grid-cols-[11.5rem_minmax(0,1fr)]' : ''}">
+  <div class="mt-3 grid flex-1 gap-4 {drawn ? 'grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]' : ''}">
     {#if drawn}
-      <div class="h-52">
+      <div class="max-h-80 min-h-52">
         <HoopView
           {scene}
           unit={plan.unit}
@@ -72,6 +73,8 @@
         </dd>
       {/if}
       {#if step.stop}
+        <dt>Does</dt>
+        <dd>{ROLE_WORDS[step.stop.role].toLowerCase()}</dd>
         {#if step.stop.charted}<dt>Charted</dt>
           <dd>{step.stop.charted}</dd>{/if}
         <dt>Upper thread</dt>
@@ -90,7 +93,7 @@
       {#if piece}
         <dt>Cut</dt>
         <dd title={formatSize(piece.cut, otherUnit(plan.unit))}>
-          {piece.material.name}, {formatSize(piece.cut, plan.unit)}
+          {formatSize(piece.cut, plan.unit)}<small>{piece.material.name}</small>
         </dd>
       {/if}
       {#if step.itemStepId === null && step.op?.do === 'set-up'}
@@ -134,6 +137,18 @@
   {#if step.caution}<p class="mt-3 flex items-start gap-2 text-warn">
       <TriangleAlert size={20} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
     </p>{/if}
+
+  {#if following.length > 0}
+    <p class="mt-3 text-soft">
+      Then {following
+        .map(({ stop, title }) =>
+          stop
+            ? `stop ${stop.machineNumber ?? '?'}, ${title.toLowerCase()}`
+            : title.charAt(0).toLowerCase() + title.slice(1)
+        )
+        .join('; then ')}.
+    </p>
+  {/if}
 
   <div class="mt-3 flex flex-wrap items-center gap-1 border-t border-rule pt-2">
     {#if step.itemStepId === null}

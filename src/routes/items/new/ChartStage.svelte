@@ -29,7 +29,7 @@
   const stitches = $derived(rows.reduce((sum, row) => sum + (row.stitches ?? 0), 0));
 </script>
 
-<div class="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)] gap-8 max-[1100px]:grid-cols-1">
+<div class="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,1.7fr)] gap-7 max-[1100px]:grid-cols-1">
   <section>
     <label for="chart" class="head text-xl">Paste the colour chart</label>
     <p class="text-soft">
@@ -112,8 +112,8 @@
                     ><Swatch colour={colourOf(row.colour) ?? UNKNOWN_COLOUR} />{row.colour}</span
                   >{/if}</td
               >
-              <td class="pr-3 text-right">{row.stitches?.toLocaleString('en') ?? '?'}</td>
-              <td class="pr-3 text-right"
+              <td class="pr-3 text-right whitespace-nowrap">{row.stitches?.toLocaleString('en') ?? '?'}</td>
+              <td class="pr-3 text-right whitespace-nowrap"
                 >{row.threadMetres === null ? '' : formatThread(row.threadMetres)}</td
               >
               <td class="py-1">

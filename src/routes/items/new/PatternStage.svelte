@@ -1,11 +1,9 @@
 <script lang="ts">
   import { CONSTRUCTIONS, type AnyConstruction } from '$lib/core/constructions';
   import { extents } from '$lib/core/geometry';
-  import { Material } from '$lib/core/item';
   import { fitsField, type Shop } from '$lib/core/shop';
   import { formatSize, otherUnit } from '$lib/core/units';
-  import LengthField from '$lib/ui/fields/LengthField.svelte';
-  import { Plus, X } from '@lucide/svelte';
+  import QuestionField from './QuestionField.svelte';
 
   interface Props {
     shop: Shop;
@@ -36,7 +34,6 @@
     onnext
   }: Props = $props();
 
-  type Colour = { name: string; colour: string };
   const construction = $derived(CONSTRUCTIONS.find((candidate) => candidate.kind === kind));
   const questions = $derived(
     (construction?.questions ?? []).filter((question) => !(hasChart && 'onlyWithoutChart' in question))
@@ -52,12 +49,6 @@
     const height = Math.max(hoop?.ring.height ?? 100, box?.height ?? 0) + 16;
     return { width, height };
   });
-
-  const material = (key: string): Material => Material.parse(given[key]);
-  const colours = (key: string): Colour[] => (Array.isArray(given[key]) ? (given[key] as Colour[]) : []);
-  const colour = (key: string): Colour => given[key] as Colour;
-  const labelOfKind = (options: { value: string; label: string }[], value: string): string =>
-    options.find((option) => option.value === value)?.label ?? value;
 </script>
 
 <form
@@ -128,142 +119,12 @@
 
     <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
       {#each questions as question (`${kind}-${question.key}`)}
-        {@const id = `answer-${question.key}`}
-        {#if question.kind === 'length'}
-          <LengthField
-            label={question.label}
-            help={question.help}
-            unit={shop.unit}
-            value={Number(given[question.key])}
-            onchange={(mm) => onanswer(question.key, mm)}
-          />
-        {:else if question.kind === 'choice'}
-          <div class="flex flex-col gap-1">
-            <label class="label" for={id}>{question.label}</label>
-            <select
-              {id}
-              class="field"
-              value={String(given[question.key])}
-              onchange={(event) => onanswer(question.key, event.currentTarget.value)}
-            >
-              {#each question.options as option (option.value)}<option value={option.value}
-                  >{option.label}</option
-                >{/each}
-            </select>
-          </div>
-        {:else if question.kind === 'material'}
-          {@const chosen = material(question.key)}
-          <fieldset>
-            <legend class="label">{question.label}</legend>
-            <div class="mt-1 flex gap-2">
-              <select
-                class="field"
-                aria-label="{question.label}, kind"
-                value={chosen.kind}
-                onchange={(event) =>
-                  onanswer(question.key, {
-                    ...chosen,
-                    kind: event.currentTarget.value,
-                    name: labelOfKind(question.kinds, event.currentTarget.value)
-                  })}
-              >
-                {#each question.kinds as option (option.value)}<option value={option.value}
-                    >{option.label}</option
-                  >{/each}
-              </select>
-              <input
-                class="field w-40"
-                aria-label="{question.label}, what you call it"
-                maxlength="80"
-                value={chosen.name}
-                onchange={(event) => onanswer(question.key, { ...chosen, name: event.currentTarget.value })}
-              />
-              <input
-                type="color"
-                class="h-11 w-12"
-                aria-label="{question.label}, colour"
-                value={chosen.colour}
-                onchange={(event) => onanswer(question.key, { ...chosen, colour: event.currentTarget.value })}
-              />
-            </div>
-            {#if question.help}<p class="mt-1 text-sm text-soft">{question.help}</p>{/if}
-          </fieldset>
-        {:else if question.kind === 'thread'}
-          {@const thread = colour(question.key)}
-          <fieldset>
-            <legend class="label">{question.label}</legend>
-            <div class="mt-1 flex gap-2">
-              <input
-                class="field w-40"
-                aria-label="{question.label}, name"
-                maxlength="80"
-                value={thread.name}
-                onchange={(event) => onanswer(question.key, { ...thread, name: event.currentTarget.value })}
-              />
-              <input
-                type="color"
-                class="h-11 w-12"
-                aria-label="{question.label}, colour"
-                value={thread.colour}
-                onchange={(event) => onanswer(question.key, { ...thread, colour: event.currentTarget.value })}
-              />
-            </div>
-          </fieldset>
-        {:else}
-          {@const list = colours(question.key)}
-          <fieldset>
-            <legend class="label">{question.label}</legend>
-            <div class="mt-1 flex flex-wrap gap-2">
-              {#each list as thread, at (at)}
-                <div class="flex gap-1">
-                  <input
-                    class="field w-32"
-                    aria-label="Colour {at + 1}, name"
-                    maxlength="80"
-                    value={thread.name}
-                    onchange={(event) =>
-                      onanswer(
-                        question.key,
-                        list.map((other, index) =>
-                          index === at ? { ...other, name: event.currentTarget.value } : other
-                        )
-                      )}
-                  />
-                  <input
-                    type="color"
-                    class="h-11 w-12"
-                    aria-label="Colour {at + 1}"
-                    value={thread.colour}
-                    onchange={(event) =>
-                      onanswer(
-                        question.key,
-                        list.map((other, index) =>
-                          index === at ? { ...other, colour: event.currentTarget.value } : other
-                        )
-                      )}
-                  />
-                  <button
-                    type="button"
-                    class="button button-quiet"
-                    aria-label="Take colour {at + 1} out"
-                    onclick={() =>
-                      onanswer(
-                        question.key,
-                        list.filter((_, index) => index !== at)
-                      )}><X size={18} aria-hidden="true" /></button
-                  >
-                </div>
-              {/each}
-              <button
-                type="button"
-                class="button"
-                onclick={() =>
-                  onanswer(question.key, [...list, { name: `Colour ${list.length + 1}`, colour: '#c96f80' }])}
-                ><Plus size={18} aria-hidden="true" />Colour</button
-              >
-            </div>
-          </fieldset>
-        {/if}
+        <QuestionField
+          {question}
+          unit={shop.unit}
+          value={given[question.key]}
+          onanswer={(value) => onanswer(question.key, value)}
+        />
       {/each}
     </div>
     {#each problems as problem (problem)}<p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">
@@ -302,7 +163,7 @@
         />
         <path
           d={outline.points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + 'Z'}
-          class={fits ? 'outline' : 'outline wrong'}
+          class="shape {fits ? '' : 'wrong'}"
         />
       </svg>
       <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
@@ -334,7 +195,7 @@
     stroke-width: 1;
     stroke-dasharray: 4 3;
   }
-  .outline {
+  .shape {
     fill: var(--needle-pale);
     stroke: var(--needle);
     stroke-width: 1.5;

@@ -110,8 +110,8 @@
                   ? `Stop ${step.stop.machineNumber ?? '?'}, `
                   : ''}{step.title}</td
               >
-              <td class="text-right">{formatDuration(expected)}</td>
-              <td class="text-right font-semibold"
+              <td class="pl-4 text-right whitespace-nowrap">{formatDuration(expected)}</td>
+              <td class="pl-4 text-right font-semibold whitespace-nowrap"
                 >{seconds === null ? 'not reached' : formatDuration(seconds)}</td
               >
             </tr>

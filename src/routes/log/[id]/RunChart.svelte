@@ -43,7 +43,7 @@
         responsive: true,
         maintainAspectRatio: false,
         scales: {
-          x: { ticks: { color: token('--soft'), font }, grid: { color: token('--rule') } },
+          x: { position: 'top', ticks: { color: token('--soft'), font }, grid: { color: token('--rule') } },
           y: { ticks: { color: token('--ink'), font, autoSkip: false }, grid: { display: false } }
         },
         plugins: {
@@ -64,7 +64,7 @@
   <span class="inline-flex items-center gap-2"><span class="size-3.5 bg-needle"></span>needle</span>
   <span class="inline-flex items-center gap-2"><span class="size-3.5 bg-wait"></span>waiting</span>
 </p>
-<div class="relative" style:height="{Math.max(200, steps.length * 27)}px">
+<div class="relative" style:height="{Math.max(200, steps.length * 25 + 24)}px">
   <canvas
     bind:this={canvas}
     aria-label="Predicted and actual seconds of each step; the table beside it has the same numbers."

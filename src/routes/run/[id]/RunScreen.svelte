@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Item } from '$lib/core/item';
-  import { stepSeconds, type RunHead, type RunState } from '$lib/core/run';
+  import { lookAhead, stepSeconds, type RunHead, type RunState } from '$lib/core/run';
   import { hoopWords } from '$lib/core/sheet';
-  import { formatClock, formatDuration, formatMinutes, formatSize } from '$lib/core/units';
+  import { formatClock, formatDuration, formatSize } from '$lib/core/units';
   import type { EventDraft } from '$lib/data';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
@@ -11,6 +11,7 @@
   import { stepTime } from '$lib/ui/steps/words';
   import { TriangleAlert } from '@lucide/svelte';
   import AskDialog, { type Ask } from './AskDialog.svelte';
+  import RunKeys, { type RunKey } from './RunKeys.svelte';
 
   interface Props {
     head: RunHead;
@@ -26,19 +27,6 @@
   const over = $derived(run.phase === 'finished' || run.phase === 'stopped-early');
   const hands = $derived(step?.kind === 'hand');
   const scene = $derived(item && step && hoopScene(item, plan, step));
-  const rest = $derived(plan.steps.slice(run.at + 1));
-  const nextStop = $derived(rest.find(({ kind }) => kind === 'stop'));
-  const nextThread = $derived(
-    step?.thread && !hands
-      ? rest.find(({ op, thread }) => op?.do === 'thread' && thread)?.thread
-      : (step?.thread ?? rest.find(({ thread }) => thread)?.thread)
-  );
-  const nextPiece = $derived.by(() => {
-    const lay = rest.find(({ op }) => op?.do === 'lay');
-    return lay?.op?.do === 'lay'
-      ? plan.cuts.find((cut) => lay.op?.do === 'lay' && cut.pieceId === lay.op.pieceId)
-      : undefined;
-  });
 
   let now = $state(Date.now());
   $effect(() => {
@@ -47,51 +35,53 @@
   });
   const passed = $derived(stepSeconds(run, now));
   const left = $derived(step ? stepTime(step) - passed : 0);
-  /** Needle seconds from here until hands are needed: this stop’s rest and the stops that follow at once. */
-  const untilHands = $derived.by(() => {
-    if (!step || hands) return 0;
-    let seconds = Math.max(0, left);
-    for (const following of rest) {
-      if (following.kind === 'hand') break;
-      seconds += following.running.value;
-    }
-    return seconds;
-  });
+  const ahead = $derived(lookAhead(plan, run.at, passed));
 
   let ask = $state<Ask | null>(null);
 
   const at = $derived({ stepId: step?.id ?? null, stop: step?.stop?.machineNumber ?? null });
   function done(): void {
-    if (step) onevent({ type: 'done', ...at });
-    else if (run.phase !== 'not-started') onevent({ type: 'finish', stepId: null });
-  }
-  const back = (): void => onevent({ type: 'back', ...at });
-  const pause = (): void => onevent({ type: run.phase === 'paused' ? 'resume' : 'pause', ...at });
-  /** Runs the last stop once more: notes it, and goes back to it where it is not on the screen. */
-  function again(): void {
-    if (step?.kind === 'stop') onevent({ type: 'again', ...at });
+    if (run.phase === 'paused') onevent({ type: 'resume', ...at });
+    else if (step) onevent({ type: 'done', ...at });
+    else onevent({ type: 'finish', stepId: null });
   }
 
-  const KEYS: Record<string, () => void> = {
-    ' ': done,
-    PageDown: done,
-    PageUp: back,
-    b: () => (ask = 'thread-broke'),
-    o: () => (ask = 'bobbin-out'),
-    m: () => (ask = 'mark-stitch'),
-    n: () => (ask = 'note'),
-    p: pause,
-    r: again
-  };
-
-  function onkeydown(event: KeyboardEvent): void {
-    if (ask || over || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
-    const action = KEYS[event.key.length === 1 ? event.key.toLowerCase() : event.key];
-    if (!action) return;
-    // A button that has the focus would take the space bar as a press of its own.
-    event.preventDefault();
-    action();
-  }
+  const going = $derived(run.phase === 'running' && step !== undefined);
+  const stitchedBefore = $derived(plan.steps.slice(0, run.at + 1).some(({ kind }) => kind === 'stop'));
+  const keys = $derived<RunKey[]>([
+    {
+      label: run.phase === 'paused' ? 'Go on' : step ? 'Done' : 'Finish the run',
+      hint: 'Space or pedal',
+      keys: [' ', 'PageDown'],
+      enabled: !over,
+      press: done
+    },
+    {
+      label: 'Back',
+      hint: 'Page up',
+      keys: ['PageUp'],
+      enabled: !over && run.at > 0,
+      press: () => onevent({ type: 'back', ...at })
+    },
+    {
+      label: run.phase === 'paused' ? 'Go on' : 'Pause',
+      hint: 'P',
+      keys: ['p'],
+      enabled: !over && step !== undefined,
+      press: () => onevent({ type: run.phase === 'paused' ? 'resume' : 'pause', ...at })
+    },
+    { label: 'Thread broke', hint: 'B', keys: ['b'], enabled: going, press: () => (ask = 'thread-broke') },
+    { label: 'Bobbin out', hint: 'O', keys: ['o'], enabled: going, press: () => (ask = 'bobbin-out') },
+    {
+      label: 'Run again',
+      hint: 'R',
+      keys: ['r'],
+      enabled: going && stitchedBefore,
+      press: () => onevent({ type: 'again', ...at })
+    },
+    { label: 'Mark stitch', hint: 'M', keys: ['m'], enabled: going, press: () => (ask = 'mark-stitch') },
+    { label: 'Note', hint: 'N', keys: ['n'], enabled: going, press: () => (ask = 'note') }
+  ]);
 
   // The screen stays awake while the run is on it.
   $effect(() => {
@@ -111,8 +101,6 @@
     };
   });
 </script>
-
-<svelte:window {onkeydown} />
 
 <main class="screen">
   <header class="flex flex-wrap items-baseline justify-between gap-x-6 text-lg">
@@ -149,8 +137,8 @@
             <TriangleAlert size={24} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
           </p>{/if}
       </div>
-      {#if scene && (scene.cloths.some((cloth) => cloth.now) || scene.active.length > 0)}
-        <div class="drawing">
+      {#if scene?.hooped}
+        <div class=\"drawing\">
           <HoopView {scene} unit={plan.unit} words="The hoop from above. {step.title}. {step.detail}" />
         </div>
       {/if}
@@ -170,27 +158,30 @@
         <p class="label">
           {step.kind === 'hand' && step.thread ? 'put on' : hands ? 'on the needle next' : 'thread'}
         </p>
-        {#if hands ? nextThread : step.thread}
-          {@const shown = hands ? nextThread : step.thread}
-          <p class="big truncate">{shown?.name}</p>
-          <svg class="patch" aria-hidden="true"><rect width="100%" height="100%" fill={shown?.colour} /></svg>
+        {#if ahead.thread}
+          <p class="big truncate">{ahead.thread.name}</p>
+          <svg class="patch" aria-hidden="true"
+            ><rect width="100%" height="100%" fill={ahead.thread.colour} /></svg
+          >
         {:else}<p class="big text-soft">no more thread</p>{/if}
       </div>
       <div>
         {#if hands}
           <p class="label">
-            {nextStop
-              ? `then stop ${nextStop.stop?.machineNumber ?? '?'}, ${nextStop.title.toLowerCase()}`
+            {ahead.nextStop
+              ? `then stop ${ahead.nextStop.stop?.machineNumber ?? '?'}, ${ahead.nextStop.title.toLowerCase()}`
               : 'then'}
           </p>
-          <p class="big">{nextStop ? formatDuration(nextStop.running.value) : rest[0] ? 'hands' : 'done'}</p>
+          <p class="big">
+            {ahead.nextStop ? formatDuration(ahead.nextStop.running.value) : ahead.next ? 'hands' : 'done'}
+          </p>
         {:else}
           <p class="label">hands needed in</p>
-          <p class="big">{formatMinutes(untilHands)}</p>
+          <p class="big">{formatDuration(ahead.untilHands)}</p>
         {/if}
-        <p class="text-soft">{rest[0] ? `next: ${rest[0].title}` : ''}</p>
-        {#if nextPiece && !(step.op?.do === 'lay')}<p class="text-soft">
-            keep by you: {nextPiece.name}, {formatSize(nextPiece.cut, plan.unit)}
+        <p class="text-soft">{ahead.next ? `next: ${ahead.next.title}` : ''}</p>
+        {#if ahead.piece}<p class="text-soft">
+            keep by you: {ahead.piece.name}, {formatSize(ahead.piece.cut, plan.unit)}
           </p>{/if}
       </div>
     </section>
@@ -204,32 +195,7 @@
     <section></section>
   {/if}
 
-  <footer class="keys">
-    <button type="button" class="key main" disabled={over} onclick={done}
-      >{step ? 'Done' : 'Finish the run'}<small>Space or pedal</small></button
-    >
-    <button type="button" class="key" disabled={over || run.at === 0} onclick={back}
-      >Back<small>Page up</small></button
-    >
-    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'thread-broke')}
-      >Thread broke<small>B</small></button
-    >
-    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'bobbin-out')}
-      >Bobbin out<small>O</small></button
-    >
-    <button type="button" class="key" disabled={over || step?.kind !== 'stop'} onclick={again}
-      >Run again<small>R</small></button
-    >
-    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'mark-stitch')}
-      >Mark stitch<small>M</small></button
-    >
-    <button type="button" class="key" disabled={over || !step} onclick={() => (ask = 'note')}
-      >Note<small>N</small></button
-    >
-    <button type="button" class="key" disabled={over || !step} onclick={pause}
-      >{run.phase === 'paused' ? 'Go on' : 'Pause'}<small>P</small></button
-    >
-  </footer>
+  <RunKeys {keys} listening={ask === null && !over} />
 </main>
 
 <AskDialog
@@ -311,38 +277,6 @@
     border: 2px solid var(--edge);
     border-radius: 5px;
   }
-  .keys {
-    display: grid;
-    grid-template-columns: 2.2fr repeat(7, minmax(0, 1fr));
-    gap: 0.6rem;
-  }
-  .key {
-    display: flex;
-    flex-direction: column;
-    align-items: center;
-    justify-content: center;
-    min-height: 76px;
-    padding: 0 0.25rem;
-    border: 2px solid var(--ink);
-    border-radius: 6px;
-    font: 700 1.0625rem / 1.15 var(--font-head);
-  }
-  .key small {
-    font: 400 0.9375rem var(--font-text);
-    color: var(--soft);
-  }
-  .key.main {
-    background: var(--ink);
-    color: var(--ground);
-    font-size: 1.75rem;
-  }
-  .key.main small {
-    color: var(--ground);
-  }
-  .key:disabled {
-    border-color: var(--rule-strong);
-    color: var(--soft);
-  }
   @media (orientation: portrait) {
     .screen {
       padding: 1.5rem 2.25rem;
@@ -355,15 +289,11 @@
     .now > :first-child {
       flex: none;
     }
+    .title {
+      font-size: clamp(2.75rem, 8.6vw, 5rem);
+    }
     .drawing {
-      max-height: 24rem;
-    }
-    .keys {
-      grid-template-columns: repeat(4, minmax(0, 1fr));
-    }
-    .key.main {
-      grid-column: span 2;
-      min-height: 104px;
+      max-height: 27rem;
     }
   }
 </style>

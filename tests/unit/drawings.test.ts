@@ -1,0 +1,93 @@
+import { plan } from '$lib/core/plan';
+import { hoopScene } from '$lib/ui/hoop/scene';
+import { layoutRibbon, ribbonSeconds, ribbonSteps, type RibbonStep } from '$lib/ui/ribbon/layout';
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { badgerShop, badgerTab, makeItem } from './support/badger';
+
+const tab = badgerTab();
+const planned = plan(tab, undefined, badgerShop());
+
+describe('the ribbon', () => {
+  const band = ribbonSteps(planned.steps);
+  const anyStep = fc.record<RibbonStep>({
+    id: fc.uuid(),
+    kind: fc.constantFrom('needle', 'hands'),
+    seconds: fc.integer({ min: 0, max: 4000 }),
+    label: fc.constant('1'),
+    colour: fc.constant(null),
+    protected: fc.constant(false),
+    mark: fc.constant(null),
+    words: fc.constant('')
+  });
+
+  it('is as long as the band and true to time', () => {
+    const parts = layoutRibbon(band, 1128);
+    const last = parts.at(-1);
+    expect(last && last.x + last.width).to.be.closeTo(1128, 0.1);
+    const widthOf = (id: string): number => parts.find((part) => part.id === id)?.width ?? 0;
+    expect(widthOf('stop-3') / widthOf('stop-6')).to.be.closeTo(229 / 67, 0.001);
+    expect(widthOf('stop-3') / widthOf('lay-front')).to.be.closeTo(229 / 62, 0.001);
+  });
+  it('puts a number above a stop too short to hold it', () => {
+    const parts = layoutRibbon(band, 1128);
+    expect(parts.filter(({ labelRow }) => labelRow !== null).map(({ label }) => label)).to.deep.equal([
+      '1',
+      '2',
+      '4'
+    ]);
+  });
+  it('tears waiting off at a fixed width, so that drying overnight leaves the rest readable', () => {
+    const patch = plan(
+      makeItem('patch', { ground: { kind: 'woven', name: 'Cotton', colour: '#31405c' } }),
+      undefined,
+      badgerShop()
+    );
+    const steps = ribbonSteps(patch.steps);
+    expect(ribbonSeconds(steps)).to.be.closeTo(patch.totals.hands.value + patch.totals.needle.value, 1e-6);
+    expect(layoutRibbon(steps, 1000).find(({ kind }) => kind === 'waiting')?.width).to.equal(58);
+  });
+  it('draws two runs on one scale when told the longer time', () => {
+    const half = layoutRibbon(band, 1000, 2 * ribbonSeconds(band)).at(-1);
+    expect(half && half.x + half.width).to.be.closeTo(500, 12);
+  });
+  it('never overlaps, never hides a step, never runs over', () => {
+    fc.assert(
+      fc.property(fc.array(anyStep, { minLength: 1, maxLength: 40 }), (steps) => {
+        const parts = layoutRibbon(steps, 1000);
+        parts.forEach((part, at) => {
+          expect(part.width).to.be.at.least(3);
+          const next = parts[at + 1];
+          if (next) expect(next.x).to.be.closeTo(part.x + part.width, 1e-6);
+        });
+        const last = parts.at(-1);
+        expect(last && last.x + last.width).to.be.at.most(1000.1);
+      })
+    );
+  });
+});
+
+describe('the hoop drawing', () => {
+  const sceneAt = (id: string): ReturnType<typeof hoopScene> => {
+    const step = planned.steps.find((candidate) => candidate.id === id);
+    if (!step) throw new Error(id);
+    return hoopScene(tab, planned, step);
+  };
+  it('shows the piece to lay at its cut size over the line it must cover, and where tape goes', () => {
+    const scene = sceneAt('lay-front');
+    expect(scene.cloths).to.deep.equal([
+      { name: 'FRONT', colour: '#3d4a66', x: -27.5, y: -60, width: 55, height: 120, now: true }
+    ]);
+    expect(scene.over?.mm).to.equal(12);
+    expect(scene.tape).to.have.length(4);
+  });
+  it('shows the side that faces the maker: the front is away when the hoop is turned over', () => {
+    expect(sceneAt('lay-back').cloths.map(({ name }) => name)).to.deep.equal(['BACK']);
+    expect(sceneAt('stop-6').cloths.map(({ name }) => name)).to.deep.equal(['FRONT']);
+  });
+  it('shows what a stop stitches, and what was stitched before', () => {
+    expect(sceneAt('stop-2').active).to.have.length(1);
+    expect(sceneAt('stop-2').stitched).to.have.length(1);
+    expect(sceneAt('hoop').active).to.have.length(0);
+  });
+});

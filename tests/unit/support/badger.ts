@@ -1,0 +1,71 @@
+import { align, assemble, constructionOf, type FixedMatch, type Pattern } from '$lib/core/constructions';
+import { readChart } from '$lib/core/intake';
+import type { Item } from '$lib/core/item';
+import { defaultShop, type Shop } from '$lib/core/shop';
+
+/** The worked example: a badger tab on one needle at 400 spm without a trimmer. */
+export const BADGER_CHART = `1 placement grey 120 stitches 0.60 m
+2 tack-down black 120 0.60 m
+3 face white 1,500 8.10 m
+4 cheeks pink 60 0.32 m
+5 eyes black 900 4.86 m
+6 outline white 420 2.10 m`;
+
+export const NOW = '2026-11-23T10:00:00.000Z';
+
+export function badgerShop(): Shop {
+  const shop = defaultShop('shop');
+  return {
+    ...shop,
+    machines: [
+      {
+        id: 'left',
+        name: 'Left machine',
+        needles: 1,
+        heads: 1,
+        setSpm: 400,
+        maxSpm: 800,
+        paceSpm: null,
+        trimmer: false
+      },
+      {
+        id: 'right',
+        name: 'Right machine',
+        needles: 6,
+        heads: 1,
+        setSpm: 800,
+        maxSpm: 1000,
+        paceSpm: null,
+        trimmer: true
+      }
+    ]
+  };
+}
+
+export function patternOf(
+  kind: string,
+  answers: Record<string, unknown> = {}
+): { pattern: Pattern; params: Record<string, unknown> } {
+  const made = constructionOf(kind)?.patternOf(answers);
+  if (!made?.ok) throw new Error(made?.problems.join(' ') ?? `no construction ${kind}`);
+  return made;
+}
+
+/** An item of a construction, from a chart where one is given. */
+export function makeItem(
+  kind: string,
+  answers: Record<string, unknown> = {},
+  text?: string,
+  fixed: FixedMatch[] = []
+): Item {
+  const { pattern, params } = patternOf(kind, answers);
+  const base = { id: `${kind}-1`, name: 'Test item', now: NOW, construction: kind, params };
+  if (text === undefined) return assemble(pattern, base);
+  const { rows } = readChart(text);
+  return assemble(pattern, {
+    ...base,
+    chart: { text, setAside: [], rows, alignment: align(rows, pattern.expected, fixed) }
+  });
+}
+
+export const badgerTab = (): Item => makeItem('snap-tab', {}, BADGER_CHART);
