@@ -13,8 +13,13 @@ export default {
         'default-src': ['none'],
         'script-src': ['self'],
         'style-src': ['self'],
-        // The one style attribute SvelteKit itself writes: it hides the text that announces a new page.
-        'style-src-attr': ['unsafe-hashes', 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='],
+        // The two style attributes that libraries write, each the same every time, both to hide a text that is
+        // only heard: SvelteKit's announcement of a new page, and the label of the command palette.
+        'style-src-attr': [
+          'unsafe-hashes',
+          'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo=',
+          'sha256-iaOezIDcQIoxCULa6FBKKuLUu09R7kG+Mlu+JVfU3Rw='
+        ],
         'img-src': ['self', 'data:', 'blob:'],
         'font-src': ['self'],
         'connect-src': ['self'],

@@ -138,7 +138,7 @@
           </p>{/if}
       </div>
       {#if scene?.hooped}
-        <div class=\"drawing\">
+        <div class="drawing">
           <HoopView {scene} unit={plan.unit} words="The hoop from above. {step.title}. {step.detail}" />
         </div>
       {/if}

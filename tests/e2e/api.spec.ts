@@ -1,0 +1,66 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+
+const demo = (path: string): unknown =>
+  JSON.parse(readFileSync(new URL(`../../demo/${path}`, import.meta.url), 'utf8'));
+const item = demo('items/badger-tab.json') as Record<string, unknown>;
+
+test('health, demo and schemas', async ({ request }) => {
+  expect(await (await request.get('/api/health')).json()).toMatchObject({ ok: true, demo: false });
+  const pack = (await (await request.get('/api/demo')).json()) as { items: unknown[]; runs: unknown[] };
+  expect(pack.items.length).toBeGreaterThanOrEqual(2);
+  for (const name of ['item', 'setup', 'shop', 'run', 'plan']) {
+    const answer = await request.get(`/api/schema/${name}.json`);
+    expect(answer.headers()['content-type']).toContain('application/schema+json');
+    expect(((await answer.json()) as { type: string }).type).toBe('object');
+  }
+});
+
+test('a plan by script is the plan of the page', async ({ request }) => {
+  const answer = await request.post('/api/plan', { data: { item, shop: demo('shop.json') } });
+  expect(answer.status()).toBe(200);
+  const plan = (await answer.json()) as { totals: { needle: { value: number } }; steps: unknown[] };
+  expect(plan.totals.needle.value).toBe(492);
+  expect(plan.steps).toHaveLength(29);
+});
+
+test('errors say code, message and path', async ({ request }) => {
+  const refused = async (
+    data: unknown,
+    status: number
+  ): Promise<{ code: string; message: string; path: string }> => {
+    const answer = await request.post('/api/plan', { data, headers: { 'content-type': 'application/json' } });
+    expect(answer.status()).toBe(status);
+    return ((await answer.json()) as { error: { code: string; message: string; path: string } }).error;
+  };
+  expect(await refused('{', 400)).toMatchObject({ code: 'not-json', path: '' });
+  expect(await refused({}, 422)).toMatchObject({ code: 'wrong-kind', path: 'item' });
+  expect(await refused({ item: { ...item, version: 3 } }, 422)).toMatchObject({
+    code: 'newer',
+    path: 'item.version'
+  });
+  expect(await refused({ item, setup: { schema: 'jolt-step/setup', version: 1 } }, 422)).toMatchObject({
+    code: 'invalid',
+    path: 'setup.itemId'
+  });
+  expect(
+    await refused({ item, shop: { ...(demo('shop.json') as object), machines: [] } }, 422)
+  ).toMatchObject({ path: 'shop.machines' });
+  expect((await refused(`"${'x'.repeat(3 * 1024 * 1024)}"`, 413)).message).toContain('2 MiB');
+  const missing = await request.get('/api/schema/badger.json');
+  expect(missing.status()).toBe(404);
+  expect(await missing.json()).toMatchObject({ error: { code: 'no-schema', path: 'name' } });
+  expect(await (await request.get('/api/nothing')).json()).toMatchObject({ error: { code: 'not-found' } });
+  expect(await (await request.get('/api/plan')).json()).toMatchObject({
+    error: { code: 'method-not-allowed' }
+  });
+});
+
+test('the page comes with a strict security policy', async ({ request }) => {
+  const headers = (await request.get('/')).headers();
+  const policy = headers['content-security-policy'] ?? '';
+  expect(policy).toContain("default-src 'none'");
+  expect(policy).toMatch(/script-src 'self' 'nonce-/);
+  expect(policy).not.toMatch(/unsafe-inline|unsafe-eval|https?:/);
+  expect(headers['x-content-type-options']).toBe('nosniff');
+});

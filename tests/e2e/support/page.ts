@@ -1,0 +1,40 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+
+/** A page that fails its test when the browser logs an error: a broken script, or something the security policy blocked. */
+export const test = base.extend({
+  page: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error') errors.push(message.text());
+    });
+    page.on('pageerror', (error) => errors.push(error.message));
+    await use(page);
+    expect(errors).toEqual([]);
+  }
+});
+
+/** Looks for anything that keeps people out: contrast, names, roles, order. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`)
+  ).toEqual([]);
+}
+
+/** Nothing on a run screen may need scrolling. */
+export async function expectNoScrolling(page: Page): Promise<void> {
+  const over = await page.evaluate(() => {
+    const { scrollHeight, scrollWidth, clientHeight, clientWidth } = document.documentElement;
+    return [scrollHeight - clientHeight, scrollWidth - clientWidth];
+  });
+  expect(over).toEqual([0, 0]);
+}
+
+export async function loadDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the demo stall first' }).click();
+  await page.getByRole('link', { name: /Badger luggage tab/ }).waitFor();
+}
+
+export { expect };
