@@ -42,7 +42,7 @@
     <li>
       <a
         href={run.finishedAt ? `/log/${run.id}` : `/run/${run.id}`}
-        class="grid grid-cols-[15rem_minmax(0,1fr)_23rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
+        class="grid grid-cols-[19rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
       >
         <span>
           <span class="head text-lg">{run.itemName}</span><br />

@@ -121,8 +121,8 @@ function words(line: string): string[] {
         (_, head: string) => `${head.replace(/\s+/g, '')} `
       )
       .replace(/(\d)\s+(m|cm|mm|in|ft|sts?|stitches)\b\.?/gi, '$1$2')
-      // "1 500" is one count, "1 placement 120" is not.
-      .replace(/(\s\d{1,3})[ \u00a0\u202f](\d{3})(?=\s|$|\D*$)/g, '$1$2')
+      // "1 500" is one count; "800 190in" is a count and a length.
+      .replace(/(\s\d{1,3})[ \u00a0\u202f](\d{3})(?=\s|$|st)/g, '$1$2')
       .split(/\s+/)
   );
 }

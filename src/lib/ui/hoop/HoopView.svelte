@@ -42,6 +42,8 @@
       height={scene.ring.height - RING}
       rx={Math.min(scene.ring.width, scene.ring.height) / 7}
       class="ring"
+      fill={scene.ground ?? 'none'}
+      fill-opacity="0.55"
       stroke-width={RING}
     />
     <rect
@@ -115,7 +117,6 @@
     fill: none;
   }
   .ring {
-    fill: color-mix(in srgb, var(--ground) 55%, var(--sheet));
     stroke: var(--edge);
   }
   .field-edge {

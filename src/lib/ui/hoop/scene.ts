@@ -26,6 +26,8 @@ export interface HoopScene {
   tape: { x: number; y: number; angle: number }[];
   turned: boolean;
   hooped: boolean;
+  /** Colour of the hooped material that faces the maker, null while nothing is hooped. */
+  ground: string | null;
 }
 
 /**
@@ -44,6 +46,7 @@ export function hoopScene(item: Item, plan: Plan, step: PlanStep): HoopScene {
     over: null,
     tape: [],
     turned,
+    ground: null,
     hooped: step.hoop.where !== 'empty' && step.hoop.where !== 'unhooped'
   };
   const before = plan.steps.slice(0, plan.steps.findIndex(({ id }) => id === step.id) + 1);
@@ -55,6 +58,12 @@ export function hoopScene(item: Item, plan: Plan, step: PlanStep): HoopScene {
       if (!path) continue;
       if (now) scene.active.push({ path: seen(path), kind: 'stitch' });
       else scene.stitched.push(seen(path));
+    }
+    if (earlier.op?.do === 'hoop') {
+      const { pieceIds } = earlier.op;
+      // Hooped material is named from below up.
+      const facing = turned ? pieceIds[0] : pieceIds.at(-1);
+      scene.ground = (facing !== undefined && findPiece(item, facing)?.material.colour) || null;
     }
     if (earlier.op?.do === 'lay' && (earlier.op.side === 'below') === turned)
       addLaid(scene, item, plan, earlier.op, now);

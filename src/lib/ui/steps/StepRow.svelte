@@ -1,12 +1,15 @@
 <script lang="ts">
   import type { PlanStep } from '$lib/core/plan';
   import { formatDuration } from '$lib/core/units';
+  import { TriangleAlert } from '@lucide/svelte';
   import MarkIcon from '../ribbon/MarkIcon.svelte';
   import Swatch from '../Swatch.svelte';
   import { stepTime, stopNote } from './words';
 
   let { step, selected, onselect }: { step: PlanStep; selected: boolean; onselect: () => void } = $props();
   const hands = $derived(step.kind === 'hand');
+  /** The hoop in a word, for a narrow column. */
+  const SHORT = { empty: '', off: 'off', on: 'on', forward: 'forward', unhooped: '' };
   const waits = $derived(step.waiting.value > 0);
 </script>
 
@@ -39,6 +42,13 @@
       {step.detail}{step.caution && hands ? ` Careful: ${step.caution}` : ''}</span
     >
   </span>
+  <span class="flex items-center justify-end gap-2 text-sm whitespace-nowrap text-soft">
+    {#if hands && step.caution}<span title={step.caution}
+        ><TriangleAlert size={16} class="text-warn" aria-hidden="true" /><span class="sr-only">Careful.</span
+        ></span
+      >{/if}
+    {SHORT[step.hoop.where]}{step.hoop.turned ? ', turned' : ''}
+  </span>
   <span class="flex items-center"
     >{#if step.thread}<Swatch colour={step.thread.colour} /><span class="sr-only">{step.thread.name}</span
       >{/if}</span
@@ -49,7 +59,7 @@
 <style>
   .row {
     display: grid;
-    grid-template-columns: 2rem 2.5rem minmax(0, 1fr) 2rem 6rem;
+    grid-template-columns: 2rem 2.5rem minmax(0, 1fr) 5rem 2rem 5.5rem;
     gap: 0.5rem;
     align-items: center;
     width: 100%;
@@ -73,7 +83,7 @@
       min-height: 0;
       padding: 0.35rem 0;
       break-inside: avoid;
-      box-shadow: none;
+      box-shadow: none !important;
     }
   }
 </style>

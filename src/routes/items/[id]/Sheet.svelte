@@ -82,8 +82,10 @@
   const range = $derived.by(() => {
     const { hands, needle } = planned.totals;
     const rests =
-      needle.samples === 0 ? 'from the craft’s defaults, no runs yet' : `from ${needle.samples} logged steps`;
-    return `four times in five: hands ${formatMinutes(hands.low)} to ${formatMinutes(hands.high)}, needle ${formatMinutes(needle.low)} to ${formatMinutes(needle.high)}, ${rests}`;
+      needle.samples === 0 ? 'the craft’s defaults, no runs yet' : `${needle.samples} logged steps`;
+    const span = ({ low, high }: { low: number; high: number }): string =>
+      `${formatMinutes(low).replace(' min', '')} to ${formatMinutes(high)}`;
+    return `four in five: hands ${span(hands)}, needle ${span(needle)}; from ${rests}`;
   });
   const ordered = $derived(
     [...planned.warnings].sort(

@@ -3,7 +3,7 @@
   import type { Plan, PlanStep } from '$lib/core/plan';
   import { handTimeLabel, HAND_TIME_KEYS, type Setup, type Shop } from '$lib/core/shop';
   import { hoopWords } from '$lib/core/sheet';
-  import { formatDuration, formatSize, formatThread, otherUnit } from '$lib/core/units';
+  import { formatDuration, formatSize, formatThread, otherUnit, roundTo } from '$lib/core/units';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import Swatch from '$lib/ui/Swatch.svelte';
@@ -53,7 +53,7 @@
   {#if step.detail}<p class="mt-1 text-lg leading-snug">{step.detail}</p>{/if}
   {#if step.note}<p class="mt-1 italic">{step.note}</p>{/if}
 
-  <div class="mt-3 grid flex-1 gap-4 {drawn ? 'grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]' : ''}">
+  <div class="mt-3 grid flex-1 gap-4 {drawn ? 'grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]' : ''}">
     {#if drawn}
       <div class="max-h-80 min-h-52">
         <HoopView
@@ -74,9 +74,9 @@
       {/if}
       {#if step.stop}
         <dt>Does</dt>
-        <dd>{ROLE_WORDS[step.stop.role].toLowerCase()}</dd>
-        {#if step.stop.charted}<dt>Charted</dt>
-          <dd>{step.stop.charted}</dd>{/if}
+        <dd>
+          {ROLE_WORDS[step.stop.role]}{#if step.stop.charted}<small>charted {step.stop.charted}</small>{/if}
+        </dd>
         <dt>Upper thread</dt>
         <dd>
           {formatThread(step.stop.upperMetres)}<small
@@ -88,7 +88,7 @@
           >
         </dd>
         <dt>Bobbin</dt>
-        <dd>{formatThread(step.stop.bobbinMetres)}{step.stop.protected ? ', must not run out here' : ''}</dd>
+        <dd>{formatThread(step.stop.bobbinMetres)}</dd>
       {/if}
       {#if piece}
         <dt>Cut</dt>
@@ -126,10 +126,13 @@
       <dt>{hands ? (step.waiting.value > 0 ? 'Waiting' : 'Hands') : 'Needle'}</dt>
       <dd>{formatDuration(stepTime(step))}</dd>
       {#if step.parts.length > 1}
-        {#each step.parts as part, at (at)}
-          <dt class="part">{partLabel(part.key)}</dt>
-          <dd class="part">{formatDuration(part.seconds)}</dd>
-        {/each}
+        <dd class="parts">
+          {#each step.parts as part, at (at)}<span class="block"
+              >{partLabel(part.key)}{part.times === 1 ? '' : ` × ${roundTo(part.times, 1)}`}: {formatDuration(
+                part.seconds
+              )}</span
+            >{/each}
+        </dd>
       {/if}
     </dl>
   </div>
@@ -174,14 +177,13 @@
 
 <style>
   .facts {
-    display: grid;
-    grid-template-columns: auto minmax(0, 1fr);
-    gap: 0.35rem 1rem;
-    align-content: start;
-    align-items: baseline;
+    align-self: center;
   }
   dt {
+    margin-top: 0.5rem;
     color: var(--soft);
+    font-size: 0.875rem;
+    line-height: 1.2;
   }
   dd {
     font-weight: 600;
@@ -192,8 +194,9 @@
     color: var(--soft);
     font-size: 0.875rem;
   }
-  .part {
-    font-size: 0.9375rem;
+  .parts {
+    font-size: 0.875rem;
     font-weight: 400;
+    color: var(--soft);
   }
 </style>
