@@ -10,6 +10,7 @@
   } from '$lib/core/shop';
   import { freshId, getShop, live, saveShop } from '$lib/data';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
+  import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { formatDuration } from '$lib/core/units';
   import { Plus, Trash2 } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
@@ -18,12 +19,26 @@
   const shop = $derived(stored.value);
   let problem = $state('');
 
+  /** What the fields of the shop are called on this page. */
+  const FIELDS: Record<string, string> = {
+    name: 'The name',
+    needles: 'The number of needles',
+    setSpm: 'The speed you set',
+    maxSpm: 'The highest speed',
+    paceSpm: 'What it really averages',
+    capSpm: 'The speed limit',
+    width: 'The width',
+    height: 'The height',
+    hands: 'The hand time'
+  };
+
   /** Stores the shop when it is whole; a wrong answer is said and nothing changes. */
   async function keep(next: Shop, said?: string): Promise<void> {
     const checked = Shop.safeParse(next);
     if (!checked.success) {
       const issue = checked.error.issues[0];
-      problem = `That does not fit: ${issue?.path.slice(-1).join('') ?? ''} ${issue?.message ?? ''}`;
+      const field = String(issue?.path.findLast((part) => typeof part === 'string') ?? '');
+      problem = `${FIELDS[field] ?? 'This'} is not kept: ${issue?.message.toLowerCase() ?? 'it does not fit'}. What was there before still holds.`;
       return;
     }
     problem = '';
@@ -46,8 +61,6 @@
         hoops: shop.hoops.map((hoop) => (hoop.id === id ? { ...hoop, ...change } : hoop))
       });
   }
-  const whole = (event: Event & { currentTarget: HTMLInputElement }): number =>
-    Math.round(event.currentTarget.valueAsNumber);
 </script>
 
 <svelte:head><title>Shop · Jolt Step</title></svelte:head>
@@ -108,43 +121,29 @@
               onchange={(event) => setMachine(machine.id, { name: event.currentTarget.value })}
             /></label
           >
-          <label class="flex flex-col gap-1"
-            ><span class="label">Needles</span><input
-              type="number"
-              min="1"
-              max="20"
-              class="field w-24"
-              value={machine.needles}
-              onchange={(event) => setMachine(machine.id, { needles: whole(event) })}
-            /></label
-          >
-          <label class="flex flex-col gap-1"
-            ><span class="label">Speed you set, spm</span><input
-              type="number"
-              class="field w-32"
-              value={machine.setSpm}
-              onchange={(event) => setMachine(machine.id, { setSpm: whole(event) })}
-            /></label
-          >
-          <label class="flex flex-col gap-1"
-            ><span class="label">Highest, spm</span><input
-              type="number"
-              class="field w-28"
-              value={machine.maxSpm}
-              onchange={(event) => setMachine(machine.id, { maxSpm: whole(event) })}
-            /></label
-          >
-          <label class="flex flex-col gap-1">
-            <span class="label">Really averages, spm</span>
-            <input
-              type="number"
-              class="field w-36"
-              placeholder="{paceOf({ ...machine, paceSpm: null })} assumed"
-              value={machine.paceSpm ?? ''}
-              onchange={(event) =>
-                setMachine(machine.id, { paceSpm: event.currentTarget.value === '' ? null : whole(event) })}
-            />
-          </label>
+          <NumberField
+            label="Needles"
+            value={machine.needles}
+            onchange={(needles) => needles !== null && setMachine(machine.id, { needles })}
+            class="w-24"
+          />
+          <NumberField
+            label="Speed you set, spm"
+            value={machine.setSpm}
+            onchange={(setSpm) => setSpm !== null && setMachine(machine.id, { setSpm })}
+          />
+          <NumberField
+            label="Highest, spm"
+            value={machine.maxSpm}
+            onchange={(maxSpm) => maxSpm !== null && setMachine(machine.id, { maxSpm })}
+          />
+          <NumberField
+            label="Really averages, spm"
+            value={machine.paceSpm}
+            empty="{paceOf({ ...machine, paceSpm: null })} assumed"
+            onchange={(paceSpm) => setMachine(machine.id, { paceSpm })}
+            class="w-36"
+          />
           <label class="flex min-h-11 items-center gap-2"
             ><input
               type="checkbox"
@@ -229,16 +228,12 @@
             value={hoop.ring.height}
             onchange={(height) => setHoop(hoop.id, { ring: { ...hoop.ring, height } })}
           />
-          <label class="flex flex-col gap-1"
-            ><span class="label">Speed limit, spm</span><input
-              type="number"
-              class="field w-32"
-              placeholder="none"
-              value={hoop.capSpm ?? ''}
-              onchange={(event) =>
-                setHoop(hoop.id, { capSpm: event.currentTarget.value === '' ? null : whole(event) })}
-            /></label
-          >
+          <NumberField
+            label="Speed limit, spm"
+            value={hoop.capSpm}
+            empty="none"
+            onchange={(capSpm) => setHoop(hoop.id, { capSpm })}
+          />
           <button
             type="button"
             class="button button-quiet mt-6 ml-auto"

@@ -152,7 +152,8 @@
   </svg>
 {/snippet}
 
-<div class="w-full" bind:clientWidth={width}>
+<!-- The drawing is made for the width there is; it must never be what holds that width open. -->
+<div class="w-full [contain:inline-size]" bind:clientWidth={width}>
   {#if onselect}
     <div
       role="slider"

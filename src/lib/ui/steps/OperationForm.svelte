@@ -2,6 +2,7 @@
   import { newOperation, Operation, OPERATION_LABELS, type Item, type OperationKind } from '$lib/core/item';
   import type { LengthUnit } from '$lib/core/units';
   import LengthField from '../fields/LengthField.svelte';
+  import NumberField from '../fields/NumberField.svelte';
   import { ARGUMENTS, choicesOf, HOLDS } from './choices';
 
   /** Asks for an operation: its kind, and only the arguments that kind has. */
@@ -83,17 +84,7 @@
     {:else if kind === 'length'}
       <LengthField {label} value={Number(value)} {unit} onchange={(mm) => set(key, mm)} />
     {:else if kind === 'number'}
-      <div class="flex flex-col gap-1">
-        <label class="label" for="{id}-{key}">{label}</label>
-        <input
-          id="{id}-{key}"
-          type="number"
-          class="field"
-          value={Number(value)}
-          min="0"
-          onchange={(event) => set(key, event.currentTarget.valueAsNumber)}
-        />
-      </div>
+      <NumberField {label} value={Number(value)} onchange={(next) => set(key, next)} class="w-full" />
     {:else if kind === 'text'}
       <div class="col-span-2 flex flex-col gap-1">
         <label class="label" for="{id}-{key}">{label}</label>
@@ -138,26 +129,15 @@
       </fieldset>
     {:else if kind === 'hold'}
       {@render choose(key, label, holdOf(value).by, Object.entries(HOLDS), (by) => set(key, freshHold(by)))}
-      {#if holdOf(value).strips !== undefined || holdOf(value).pins !== undefined}
-        <div class="flex flex-col gap-1">
-          <label class="label" for="{id}-{key}-count"
-            >{holdOf(value).pins === undefined ? 'Strips of tape' : 'Pins'}</label
-          >
-          <input
-            id="{id}-{key}-count"
-            type="number"
-            min="1"
-            class="field"
-            value={holdOf(value).strips ?? holdOf(value).pins}
-            onchange={(event) =>
-              set(
-                key,
-                holdOf(value).pins === undefined
-                  ? { by: 'tape', strips: event.currentTarget.valueAsNumber }
-                  : { by: 'pins', pins: event.currentTarget.valueAsNumber }
-              )}
-          />
-        </div>
+      {@const hold = holdOf(value)}
+      {#if hold.by === 'tape' || hold.by === 'pins'}
+        <NumberField
+          label={hold.by === 'tape' ? 'Strips of tape' : 'Pins'}
+          value={hold.strips ?? hold.pins ?? 4}
+          onchange={(count) =>
+            set(key, hold.by === 'tape' ? { by: 'tape', strips: count } : { by: 'pins', pins: count })}
+          class="w-full"
+        />
       {/if}
     {/if}
   {/each}

@@ -1,0 +1,145 @@
+import { readValue, type DocumentKind } from '$lib/core/documents';
+import { plan } from '$lib/core/plan';
+import type { Run } from '$lib/core/run';
+import {
+  defaultSetup,
+  defaultShop,
+  fitsField,
+  paceOf,
+  smallestHoop,
+  type Hoop,
+  type Machine
+} from '$lib/core/shop';
+import { expect } from 'chai';
+import { badgerShop, badgerTab, NOW } from './support/badger';
+
+const tab = badgerTab();
+const shop = badgerShop();
+const setup = defaultSetup(tab, shop);
+const run: Run = {
+  schema: 'jolt-step/run',
+  version: 1,
+  id: 'run',
+  itemId: tab.id,
+  itemName: tab.name,
+  startedAt: NOW,
+  finishedAt: null,
+  setup,
+  plan: plan(tab, setup, shop),
+  events: [
+    {
+      runId: 'run',
+      seq: 1,
+      at: Date.parse(NOW),
+      client: 'tab',
+      type: 'start',
+      stepId: null,
+      copy: 1,
+      stop: null,
+      stitch: null,
+      text: ''
+    }
+  ]
+};
+const WHOLE: Record<DocumentKind, unknown> = { item: tab, setup, shop, run, plan: run.plan };
+
+/** A copy of a document with one field, named by its path, set to something else. */
+function withField(document: unknown, path: string, value: unknown): unknown {
+  const copy = structuredClone(document) as Record<string, unknown>;
+  const keys = path.split('.');
+  const last = keys.pop() ?? '';
+  const parent = keys.reduce((at, key) => at[key] as Record<string, unknown>, copy);
+  if (value === undefined) delete parent[last];
+  else parent[last] = value;
+  return copy;
+}
+
+describe('schemas', () => {
+  for (const kind of Object.keys(WHOLE) as DocumentKind[]) {
+    it(`take a whole ${kind}`, () => expect(readValue(kind, WHOLE[kind])).to.include({ ok: true }));
+  }
+
+  const wrong: [kind: DocumentKind, path: string, value: unknown, why: string][] = [
+    ['item', 'id', '', 'an id of nothing'],
+    ['item', 'name', 'x'.repeat(121), 'a name of 121 letters'],
+    ['item', 'createdAt', 'yesterday', 'a date in words'],
+    ['item', 'variants', [], 'no variant'],
+    ['item', 'variants.0.size.width', -3, 'a size below nothing'],
+    ['item', 'variants.0.shape', 'trapeze', 'a shape nobody knows'],
+    ['item', 'threads.0.colour', 'white', 'a colour that is no hex colour'],
+    ['item', 'files.0.stops.0.number', -1, 'a stop number below 0'],
+    ['item', 'files.0.stops.0.confidence', 1.2, 'more than certain'],
+    ['item', 'files.0.stops.0.phases', [], 'a stop of no phase'],
+    ['item', 'files.0.stops.0.phases.0.stitches', 12.5, 'half a stitch'],
+    ['item', 'files.0.stops.0.phases.0.cap', 20, 'a speed no machine runs'],
+    ['item', 'files.0.stops.0.role', 'sparkle', 'a role nobody knows'],
+    ['item', 'lines.0.path.points', [[0, 0]], 'a line of one point'],
+    ['item', 'pieces.0.plies', 0, 'no ply'],
+    ['item', 'pieces.0.use', 'sail', 'a use nobody knows'],
+    ['item', 'steps.0.kind', 'rest', 'a step that is neither stop nor hand'],
+    ['item', 'steps.0.op.do', 'juggle', 'an operation nobody knows'],
+    ['item', 'steps.0.op.pieceIds', [], 'hooping nothing'],
+    ['item', 'steps.3.op.hold', { by: 'tape', strips: 0 }, 'no strip of tape'],
+    ['item', 'steps.3.op.face', 'left', 'a face that is neither up nor down'],
+    ['setup', 'copies', 0, 'no copy'],
+    ['setup', 'itemId', undefined, 'no item'],
+    ['shop', 'unit', 'ell', 'a unit nobody cuts by'],
+    ['shop', 'rounding', '1cm', 'a rounding no ruler has'],
+    ['shop', 'machines', [], 'no machine'],
+    ['shop', 'machines.0.needles', 0, 'no needle'],
+    ['shop', 'machines.0.setSpm', 20, 'a crawl'],
+    ['shop', 'hoops.0.field.width', 2, 'a field of 2 mm'],
+    ['shop', 'hands.lay', -5, 'a time below nothing'],
+    ['run', 'events.0.seq', 0, 'an event numbered 0'],
+    ['run', 'events.0.type', 'tea', 'an event nobody knows'],
+    ['run', 'events.0.stitch', -4, 'a stitch below 0'],
+    ['run', 'plan.steps.0.hoop.where', 'shed', 'a hoop in the shed'],
+    ['plan', 'totals.needle.kind', 'wishing', 'a kind of time nobody knows']
+  ];
+  for (const [kind, path, value, why] of wrong) {
+    it(`refuse ${why} and name ${kind} ${path}`, () => {
+      const result = readValue(kind, withField(WHOLE[kind], path, value));
+      expect(result.ok).to.equal(false);
+      if (!result.ok) {
+        expect(result.error.path.startsWith(path) || path.startsWith(result.error.path)).to.equal(true);
+        expect(result.error.message).to.include(`of this ${kind} is wrong`);
+      }
+    });
+  }
+
+  it('fill in what a file may leave out', () => {
+    const { remarks, answers, note, ...bare } = tab;
+    expect([remarks, answers, note]).to.deep.equal([[], [], '']);
+    expect(readValue('item', bare)).to.deep.equal({ ok: true, document: tab });
+  });
+});
+
+describe('shop', () => {
+  const hoop = (id: string, width: number, height: number): Hoop => ({
+    id,
+    name: id,
+    field: { width, height },
+    ring: { width: width + 40, height: height + 40 },
+    capSpm: null
+  });
+  const hoops = [hoop('large', 200, 300), hoop('small', 100, 100), hoop('long', 130, 180)];
+
+  it('takes the smallest hoop whose field holds the outline, as it stands', () => {
+    expect(smallestHoop(hoops, { width: 30, height: 94 })?.id).to.equal('small');
+    expect(smallestHoop(hoops, { width: 30, height: 101 })?.id).to.equal('long');
+    expect(smallestHoop(hoops, { width: 150, height: 120 })?.id).to.equal('large');
+    expect(smallestHoop(hoops, { width: 260, height: 120 })).to.equal(undefined);
+    expect(fitsField(hoops[1] as Hoop, { width: 100, height: 100 })).to.equal(true);
+  });
+  it('sets up an item no hoop can hold in the largest, so that the plan can say so', () => {
+    const wide = { id: 'wide', variants: [{ id: 'v', size: { width: 500, height: 20 } }] };
+    expect(defaultSetup(wide, { ...shop, hoops }).hoopId).to.equal('large');
+  });
+  it('reckons with 420 spm on one needle and 800 on several until told better', () => {
+    const [left, right] = shop.machines as [Machine, Machine];
+    expect([paceOf(left), paceOf(right), paceOf({ ...left, paceSpm: 377 })]).to.deep.equal([420, 800, 377]);
+  });
+  it('begins with a machine and hoops that a schema takes', () => {
+    expect(readValue('shop', defaultShop('new'))).to.include({ ok: true });
+  });
+});
