@@ -63,7 +63,7 @@ export async function serve({ port, demo }) {
     env: {
       ...process.env,
       PORT: String(port),
-      HOST: '127.0.0.1',
+      HOST: process.env.HOST ?? '127.0.0.1',
       JOLT_STEP_DEMO: demo ? '1' : '0',
       BODY_SIZE_LIMIT: '4M'
     }

@@ -6,8 +6,7 @@ import {
   hoopWords,
   markOf,
   wordingOf,
-  type HoopState,
-  type Mark
+  type HoopState
 } from '$lib/core/sheet';
 import { DEFAULT_HAND_TIMES, type Machine } from '$lib/core/shop';
 import { handTime } from '$lib/core/time';

@@ -30,7 +30,13 @@ export async function duplicateItem(id: string, newId: string, now: string): Pro
   return db.transaction('rw', db.items, db.setups, async () => {
     const item = await db.items.get(id);
     if (!item) return undefined;
-    const copy: Item = { ...item, id: newId, name: `${item.name}, copy`, createdAt: now, updatedAt: now };
+    const copy: Item = {
+      ...item,
+      id: newId,
+      name: `${item.name.slice(0, 112)}, copy`,
+      createdAt: now,
+      updatedAt: now
+    };
     delete copy.putAwayAt;
     await db.items.add(copy);
     const setup = await db.setups.get(id);

@@ -48,7 +48,7 @@ export function align(rows: ReadRow[], expected: ExpectedStop[], fixed: FixedMat
   const fixedByLine = new Map(kept.map((match) => [match.line, match]));
   const primaryOf = new Map(kept.flatMap(({ line, keys }) => (keys[0] ? [[keys[0], line] as const] : [])));
   // Further stops of a row matched by hand are settled; the search need not place them.
-  const settled = new Set(kept.flatMap(({ keys }) => keys.slice(1)));
+  const settled = new Set(kept.flatMap(({ keys }) => keys.slice(1)).filter((key) => !primaryOf.has(key)));
   const open = expected.filter(({ key }) => !settled.has(key));
 
   const found = search(

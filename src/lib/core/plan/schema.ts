@@ -70,7 +70,7 @@ export const Plan = z.object({
   itemName: z.string(),
   unit: z.enum(['mm', 'in']),
   finished: z.object({ width: z.number(), height: z.number() }),
-  copies: z.number().int(),
+  copies: z.number().int().describe('copies the cut list counts; times and threads are of one'),
   machine: z.object({ id: z.string(), name: z.string(), needles: z.number().int(), setSpm: z.number() }),
   hoop: z.object({
     id: z.string(),

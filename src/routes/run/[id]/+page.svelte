@@ -17,6 +17,12 @@
   );
   const folded = $derived(head && foldRun(head.plan.steps, run.value?.events ?? []));
 
+  // A run that is over, here or on another screen, stands in the log.
+  $effect(() => {
+    if (head && (folded?.phase === 'finished' || folded?.phase === 'stopped-early'))
+      void goto(`/log/${head.id}`);
+  });
+
   /** One event at a time: a second press waits until the first is stored, and the screen has moved. */
   let writing = $state(false);
 
@@ -25,7 +31,6 @@
     writing = true;
     try {
       await appendEvent(head.id, draft, Date.now(), clientId());
-      if (draft.type === 'finish' || draft.type === 'stop-early') await goto(`/log/${head.id}`);
     } catch {
       toast.error(
         'This could not be stored, so the screen has not moved. The browser’s storage may be full.'
