@@ -1,6 +1,9 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { assemble, constructionOf } from '$lib/core/constructions';
+  import { plan } from '$lib/core/plan';
   import { foldRun } from '$lib/core/run';
+  import { defaultShop } from '$lib/core/shop';
   import { formatMinutes } from '$lib/core/units';
   import { eventsOf, fetchDemo, listRuns, live, loadDemo, plannedItems } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
@@ -9,7 +12,7 @@
   import { format } from 'date-fns';
   import { toast } from 'svelte-sonner';
 
-  const planned = live(() => null, plannedItems);
+  const shelved = live(() => null, plannedItems);
   const open = live(
     () => null,
     async () => {
@@ -33,7 +36,19 @@
     () => null,
     async () => (await listRuns()).find(({ finishedAt }) => finishedAt !== null)
   );
-  const shelf = $derived((planned.value ?? []).filter(({ item }) => item.putAwayAt === undefined));
+  /** A plain tab, planned as any other item, to show an empty workroom what a ribbon says. */
+  const example = $derived.by(() => {
+    const made = constructionOf('snap-tab')?.patternOf({});
+    if (!made?.ok) return undefined;
+    const about = {
+      id: 'example',
+      name: 'Snap tab',
+      now: new Date(0).toISOString(),
+      construction: 'snap-tab'
+    };
+    return plan(assemble(made.pattern, { ...about, params: made.params }), undefined, defaultShop('example'));
+  });
+  const shelf = $derived((shelved.value ?? []).filter(({ item }) => item.putAwayAt === undefined));
 
   async function bringDemo(): Promise<void> {
     try {
@@ -49,8 +64,8 @@
 
 <h1 class="text-3xl">Bench</h1>
 
-{#if planned.value && shelf.length === 0}
-  <section class="mt-10 max-w-2xl">
+{#if shelved.value && shelf.length === 0}
+  <section class="mt-10 max-w-4xl">
     <h2 class="text-2xl">Start with a chart</h2>
     <p class="mt-2 text-lg">
       Paste the colour chart of a design and say what it becomes. You get one sheet with every stop and hand
@@ -60,8 +75,20 @@
       <a href="/items/new" class="button button-main">New item from a chart</a>
       <button type="button" class="button" onclick={bringDemo}>Look at the demo stall first</button>
     </div>
+    {#if example}
+      <figure class="mt-12">
+        <Ribbon
+          steps={ribbonSteps(example.steps)}
+          label="A snap tab as a ribbon, {example.steps.length} steps"
+        />
+        <figcaption class="mt-2 text-soft">
+          A snap tab, true to time: what the needle does stands on the line, what your hands do hangs below
+          it.
+        </figcaption>
+      </figure>
+    {/if}
   </section>
-{:else if planned.value}
+{:else if shelved.value}
   <section class="mt-6" aria-labelledby="open-runs">
     <h2 id="open-runs" class="text-xl">At the machine</h2>
     {#if open.value?.length === 0}
@@ -105,7 +132,7 @@
       <a href="/items/new" class="button button-main">New item</a>
     </div>
     <ul class="mt-3 border-t-[1.5px] border-ink">
-      {#each shelf.slice(0, 6) as { item, plan } (item.id)}
+      {#each shelf.slice(0, 6) as { item, plan: planned } (item.id)}
         <li>
           <a
             href="/items/{item.id}"
@@ -113,14 +140,14 @@
           >
             <span
               ><span class="head text-lg">{item.name}</span><br /><span class="text-sm text-soft"
-                >{plan.hoop.name}, {plan.machine.name.toLowerCase()}</span
+                >{planned.hoop.name}, {planned.machine.name.toLowerCase()}</span
               ></span
             >
-            <Ribbon steps={ribbonSteps(plan.steps)} label="{item.name}, step by step" small />
+            <Ribbon steps={ribbonSteps(planned.steps)} label="{item.name}, step by step" small />
             <Times
-              hands={plan.totals.hands.value}
-              needle={plan.totals.needle.value}
-              waiting={plan.totals.waiting.value}
+              hands={planned.totals.hands.value}
+              needle={planned.totals.needle.value}
+              waiting={planned.totals.waiting.value}
               size="small"
             />
           </a>

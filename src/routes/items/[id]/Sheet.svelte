@@ -175,7 +175,7 @@
     </section>
 
     {#if selected}
-      <div class="no-print flex min-h-0 flex-col gap-3 overflow-y-auto">
+      <div class="no-print flex min-h-0 flex-col gap-3 overflow-y-auto max-[1100px]:order-first">
         <StepPanel
           {item}
           plan={planned}
