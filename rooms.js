@@ -16,6 +16,7 @@ export const coreRooms = {
   time: ['units', 'geometry', 'item', 'shop', 'thread'],
   cutting: ['units', 'geometry', 'item', 'shop'],
   sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
+  stack: ['units', 'geometry', 'item', 'sheet'],
   plan: ['units', 'geometry', 'item', 'shop', 'thread', 'time', 'cutting', 'sheet'],
   run: ['units', 'item', 'shop', 'cutting', 'plan'],
   documents: ['units', 'item', 'shop', 'plan', 'run']

@@ -1,3 +1,4 @@
 export * from './offset';
 export * from './path';
+export * from './region';
 export * from './shapes';

@@ -1,0 +1,4 @@
+export type { CutSizes } from './operations';
+export * from './outside';
+export * from './simulate';
+export * from './state';
