@@ -18,6 +18,7 @@ export const coreRooms = {
   sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
   stack: ['units', 'geometry', 'item', 'sheet'],
   plan: ['units', 'geometry', 'item', 'shop', 'thread', 'time', 'cutting', 'sheet'],
+  checks: ['units', 'geometry', 'item', 'stack', 'plan'],
   run: ['units', 'item', 'shop', 'cutting', 'plan'],
   documents: ['units', 'item', 'shop', 'plan', 'run']
 };

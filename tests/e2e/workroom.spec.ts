@@ -210,3 +210,42 @@ test('the theme that was chosen stays', async ({ page }) => {
   await page.getByRole('button', { name: 'Day colours' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'day');
 });
+
+test('the sheet finds a mistake before the needle does, mends it with one press, and takes “meant so”', async ({
+  page
+}) => {
+  await loadDemo(page);
+  await page.goto('/items/badger-tab');
+  const looks = page.getByRole('list', { name: 'To look at' });
+  await page.getByRole('button', { name: /Tack-down/ }).click();
+  await expect(
+    page.getByRole('img', { name: /from the side, from you downwards: FRONT, right side to you/ })
+  ).toBeVisible();
+  await expect(looks).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await page.getByRole('dialog').getByLabel('Thread used').selectOption({ label: 'Black' });
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(looks).toContainText('Stops 2 and 6 are seen on one line, in black and white.');
+  await expectAccessible(page);
+  await looks.getByRole('button', { name: 'Use white' }).click();
+  await expect(looks).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(looks).toHaveCount(1);
+
+  await looks.getByRole('button', { name: 'Meant so' }).click();
+  await looks.getByLabel('Why it is meant so').fill('a dark edge suits the badger');
+  await looks.getByRole('button', { name: 'Keep' }).click();
+  await expect(looks).toContainText('Meant so: Stops 2 and 6');
+  await page.reload();
+  await expect(looks).toContainText('“a dark edge suits the badger”');
+  await looks.getByRole('button', { name: 'Ask again' }).click();
+  await expect(looks.getByRole('button', { name: 'Use white' })).toBeVisible();
+  await page.goto('/items');
+  await expect(page.getByText('1 to look at')).toBeVisible();
+
+  await page.goto('/items/badger-tab');
+  await page.getByRole('slider').focus();
+  await page.keyboard.press('End');
+  await expect(page.getByText('You see in front FRONT, right side; behind BACK, right side.')).toBeVisible();
+});

@@ -1,6 +1,8 @@
 import { plan } from '$lib/core/plan';
+import { simulate } from '$lib/core/stack';
 import { hoopScene } from '$lib/ui/hoop/scene';
 import { layoutRibbon, ribbonSeconds, ribbonSteps, type RibbonStep } from '$lib/ui/ribbon/layout';
+import { stackScene, type StackScene } from '$lib/ui/stack/scene';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
@@ -89,5 +91,48 @@ describe('the hoop drawing', () => {
     expect(sceneAt('stop-2').active).to.have.length(1);
     expect(sceneAt('stop-2').stitched).to.have.length(1);
     expect(sceneAt('hoop').active).to.have.length(0);
+  });
+});
+
+describe('the stack drawing', () => {
+  const trace = simulate(tab, new Map(planned.cuts.map(({ pieceId, cut }) => [pieceId, cut])));
+  const sideAt = (id: string): StackScene => {
+    const step = trace.find(({ stepId }) => stepId === id);
+    if (!step) throw new Error(id);
+    return stackScene(tab, step, planned.hoop.ring.width);
+  };
+  const rows = (id: string): string[] =>
+    sideAt(id).rows.map(({ name, words, ticks }) => `${name}: ${words}; ${ticks}`);
+
+  it('lists what is nearest to the maker first, turned over or not', () => {
+    expect(rows('lay-front')).to.deep.equal([
+      'FRONT: right side to you, taped; near',
+      'STABILISER: hooped; null'
+    ]);
+    expect(rows('lay-back')).to.deep.equal([
+      'BACK: right side to you, taped; near',
+      'STABILISER: hooped, stitched; null',
+      'FRONT: right side away, taped, stitched; far'
+    ]);
+    expect(rows('turn-back')[0]).to.equal('FRONT: right side to you, taped, stitched; near');
+  });
+  it('emphasises what the step changed, and draws tape and ring where they are', () => {
+    const { rows: all } = sideAt('lay-back');
+    expect(all.map(({ now }) => now)).to.deep.equal([true, false, false]);
+    expect(all.map(({ hooped }) => hooped)).to.deep.equal([false, true, false]);
+    expect(all.map(({ taped }) => taped)).to.deep.equal([true, false, true]);
+    expect([all[0]?.left, all[0]?.right]).to.deep.equal([-35, 35]);
+  });
+  it('draws stitching through every layer it joins, stops on one path together', () => {
+    const marks = sideAt('stop-6').seams;
+    expect(marks.map(({ x, from, to, numbers, now }) => [x, from, to, numbers, now])).to.deep.equal([
+      [-15, 0, 2, '1, 2, 6', true],
+      [15, 0, 2, '1, 2, 6', true]
+    ]);
+    expect(sideAt('stop-1').seams[0]).to.include({ from: 0, to: 0 });
+  });
+  it('says what one sees in the end, once the work is out of the hoop', () => {
+    expect(sideAt('inspect').ends).to.equal(null);
+    expect(sideAt('hardware').ends).to.equal('You see in front FRONT, right side; behind BACK, right side.');
   });
 });

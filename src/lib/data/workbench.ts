@@ -1,6 +1,8 @@
+import { runChecks } from '$lib/core/checks';
 import type { Item } from '$lib/core/item';
 import { plan, type Plan } from '$lib/core/plan';
 import type { Setup, Shop } from '$lib/core/shop';
+import { simulate } from '$lib/core/stack';
 import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
 import { getShop } from './shop';
@@ -18,9 +20,21 @@ export async function itemOnBench(id: string): Promise<ItemOnBench | { item: und
   return item ? { item, setup, shop } : { item: undefined };
 }
 
+/** An item with its plan, and how much of it there is to look at before it is stitched. */
+export interface PlannedItem {
+  item: Item;
+  plan: Plan;
+  toLookAt: number;
+}
+
 /** Every item with its plan, for the shelf. */
-export async function plannedItems(): Promise<{ item: Item; plan: Plan }[]> {
+export async function plannedItems(): Promise<PlannedItem[]> {
   const [items, setups, shop] = await Promise.all([listItems(), db.setups.toArray(), getShop()]);
   const setupOf = new Map(setups.map((setup) => [setup.itemId, setup]));
-  return items.map((item) => ({ item, plan: plan(item, setupOf.get(item.id), shop) }));
+  return items.map((item): PlannedItem => {
+    const planned = plan(item, setupOf.get(item.id), shop);
+    const trace = simulate(item, new Map(planned.cuts.map(({ pieceId, cut }) => [pieceId, cut])));
+    const said = [...planned.warnings, ...runChecks({ item, plan: planned, trace }).open];
+    return { item, plan: planned, toLookAt: said.filter(({ severity }) => severity !== 'note').length };
+  });
 }

@@ -116,8 +116,7 @@
 {/if}
 
 <ul class="mt-6 grid grid-cols-[repeat(auto-fill,minmax(24rem,1fr))] gap-5 max-[900px]:grid-cols-1">
-  {#each found as { item, plan } (item.id)}
-    {@const stops = plan.warnings.filter(({ severity }) => severity !== 'note').length}
+  {#each found as { item, plan, toLookAt } (item.id)}
     <li class="relative flex flex-col gap-3 rounded-md border-[1.5px] border-ink bg-sheet p-4">
       <div>
         <h2 class="text-xl">
@@ -135,9 +134,9 @@
         size="small"
       />
       <div class="mt-auto flex items-center gap-1">
-        <p class="mr-auto text-sm {stops > 0 ? 'font-bold text-warn' : 'text-soft'}">
-          {stops > 0
-            ? `${stops} to look at`
+        <p class="mr-auto text-sm {toLookAt > 0 ? 'font-bold text-warn' : 'text-soft'}">
+          {toLookAt > 0
+            ? `${toLookAt} to look at`
             : `${plan.steps.length} steps, ${plan.stitches.toLocaleString('en')} stitches`}
         </p>
         <button

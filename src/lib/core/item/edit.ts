@@ -102,6 +102,38 @@ export function editStop(item: Item, stopId: string, { stitches, ...change }: St
   };
 }
 
+/**
+ * Answers a finding with “meant so”; an older answer to the same finding is replaced.
+ *
+ * @param at time of the answer, ISO 8601
+ */
+export function answerFinding(
+  item: Item,
+  finding: { checkId: string; stepId: string | null },
+  reason: string,
+  at: string
+): Item {
+  const { answers, ...rest } = takeBackAnswer(item, finding);
+  const answer = {
+    checkId: finding.checkId,
+    ...(finding.stepId !== null && { stepId: finding.stepId }),
+    reason,
+    at
+  };
+  return { ...rest, answers: [...answers, answer] };
+}
+
+/** Takes an answer back, so that the finding stands again. */
+export function takeBackAnswer(
+  item: Item,
+  { checkId, stepId }: { checkId: string; stepId: string | null }
+): Item {
+  return {
+    ...item,
+    answers: item.answers.filter((answer) => answer.checkId !== checkId || (answer.stepId ?? null) !== stepId)
+  };
+}
+
 /** Adds a thread, unless one of the same name and colour is there; gives the item and the thread’s id. */
 export function addThread(item: Item, thread: Thread): { item: Item; threadId: string } {
   const same = item.threads.find(

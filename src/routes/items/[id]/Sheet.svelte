@@ -1,7 +1,9 @@
 <script lang="ts">
-  import { moveStep, removeStep, type Item } from '$lib/core/item';
+  import { runChecks } from '$lib/core/checks';
+  import { answerFinding, moveStep, removeStep, takeBackAnswer, type Item } from '$lib/core/item';
   import { plan } from '$lib/core/plan';
   import type { Setup, Shop } from '$lib/core/shop';
+  import { simulate } from '$lib/core/stack';
   import { formatMinutes, formatSize } from '$lib/core/units';
   import { ItemHistory } from '$lib/ui/history.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
@@ -13,6 +15,7 @@
   import { Download, Play, Plus, Printer, Redo2, Undo2 } from '@lucide/svelte';
   import { tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
+  import FindingList from './FindingList.svelte';
   import StepPanel from './StepPanel.svelte';
 
   interface Props {
@@ -31,10 +34,18 @@
   const history = untrack(() => new ItemHistory(saved, (item) => onsave(item)));
   const item = $derived(history.item);
   const planned = $derived(plan(item, setup, shop));
+  const trace = $derived(simulate(item, new Map(planned.cuts.map(({ pieceId, cut }) => [pieceId, cut]))));
   const bandSteps = $derived(ribbonSteps(planned.steps));
 
   let wanted = $state<string | null>(null);
   const selected = $derived(planned.steps.find(({ id }) => id === wanted) ?? planned.steps[0]);
+  /** The hoop as the selected step leaves it; a step of the machine’s own leaves it as the one before did. */
+  const stack = $derived.by(() => {
+    const at = planned.steps.findIndex(({ id }) => id === selected?.id);
+    const own = planned.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId;
+    const found = trace.find(({ stepId }) => stepId === own);
+    return found && (own === selected?.itemStepId ? found : { ...found, changed: [], problem: null });
+  });
   let task = $state.raw<StepTask | null>(null);
   let list = $state<HTMLOListElement>();
 
@@ -87,11 +98,7 @@
       `${formatMinutes(low).replace(' min', '')} to ${formatMinutes(high)}`;
     return `four in five: hands ${span(hands)}, needle ${span(needle)}; from ${rests}`;
   });
-  const ordered = $derived(
-    [...planned.warnings].sort(
-      (a, b) => 'stop warn note'.indexOf(a.severity) - 'stop warn note'.indexOf(b.severity)
-    )
-  );
+  const checked = $derived(runChecks({ item, plan: planned, trace }));
 </script>
 
 <svelte:head><title>{item.name} · Jolt Step</title></svelte:head>
@@ -180,6 +187,7 @@
           {item}
           plan={planned}
           step={selected}
+          {stack}
           {shop}
           {setup}
           {onsetup}
@@ -189,29 +197,15 @@
             edit((before) => moveStep(before, selected.itemStepId ?? '', by), selected.id)}
           onremove={() => selected.itemStepId && remove(selected.itemStepId)}
         />
-        {#if ordered.length > 0}
-          <ul class="flex flex-col gap-2" aria-label="To look at">
-            {#each ordered as warning (warning.id)}
-              <li
-                class="border-l-4 px-4 py-2 {warning.severity === 'note'
-                  ? 'border-rule-strong bg-sheet'
-                  : warning.severity === 'warn'
-                    ? 'border-warn bg-warn-pale'
-                    : 'border-hands bg-hands-pale'}"
-              >
-                <span class="font-bold"
-                  >{{ stop: 'Stop.', warn: 'Look.', note: 'Note.' }[warning.severity]}</span
-                >
-                {warning.text}
-                {#if warning.stepId}<button
-                    type="button"
-                    class="underline"
-                    onclick={() => warning.stepId && void select(warning.stepId)}>Show it</button
-                  >{/if}
-              </li>
-            {/each}
-          </ul>
-        {/if}
+        <FindingList
+          warnings={planned.warnings}
+          {checked}
+          onshow={(stepId) => void select(stepId)}
+          onfix={(change, stepId) => edit(change, stepId ?? undefined)}
+          onanswer={(finding, reason) =>
+            edit((before) => answerFinding(before, finding, reason, new Date().toISOString()))}
+          ontakeback={(finding) => edit((before) => takeBackAnswer(before, finding))}
+        />
       </div>
     {/if}
   </div>

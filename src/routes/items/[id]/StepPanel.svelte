@@ -4,8 +4,11 @@
   import { handTimeLabel, HAND_TIME_KEYS, type Setup, type Shop } from '$lib/core/shop';
   import { hoopWords } from '$lib/core/sheet';
   import { formatDuration, formatSize, formatThread, otherUnit, roundTo } from '$lib/core/units';
+  import type { StackStep } from '$lib/core/stack';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
+  import { stackScene } from '$lib/ui/stack/scene';
+  import StackView from '$lib/ui/stack/StackView.svelte';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime } from '$lib/ui/steps/words';
   import { ArrowDown, ArrowUp, Pencil, Trash2, TriangleAlert } from '@lucide/svelte';
@@ -14,6 +17,8 @@
     item: Item;
     plan: Plan;
     step: PlanStep;
+    /** The hoop after this step; none before the first step of the item. */
+    stack: StackStep | undefined;
     shop: Shop;
     setup: Setup;
     onsetup: (setup: Setup) => void;
@@ -21,7 +26,7 @@
     onmove: (by: -1 | 1) => void;
     onremove: () => void;
   }
-  let { item, plan, step, shop, setup, onsetup, onchange, onmove, onremove }: Props = $props();
+  let { item, plan, step, stack, shop, setup, onsetup, onchange, onmove, onremove }: Props = $props();
 
   const scene = $derived(hoopScene(item, plan, step));
   const piece = $derived(
@@ -29,6 +34,7 @@
       ? plan.cuts.find(({ pieceId }) => step.op && 'pieceId' in step.op && pieceId === step.op.pieceId)
       : undefined
   );
+  const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
   const hands = $derived(step.kind === 'hand');
   const following = $derived(plan.steps.slice(step.number, step.number + 2));
   const drawn = $derived(scene.hooped || scene.active.length > 0);
@@ -40,22 +46,33 @@
 </script>
 
 <article class="flex flex-1 flex-col rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
-  <p
-    class="self-start rounded border-[1.5px] px-2 py-0.5 text-[0.9375rem] font-bold {hands
-      ? 'border-hands text-hands'
-      : 'border-needle text-needle'}"
-  >
-    {hoopWords(step.hoop)}
-  </p>
-  <h2 class="mt-2 text-2xl">
+  <div class="flex items-start gap-2">
+    <p
+      class="rounded border-[1.5px] px-2 py-0.5 text-[0.9375rem] font-bold {hands
+        ? 'border-hands text-hands'
+        : 'border-needle text-needle'}"
+    >
+      {hoopWords(step.hoop)}
+    </p>
+    {#if step.itemStepId !== null}
+      <div class="-mt-2 -mr-2 ml-auto flex">
+        {#each [{ name: 'Change', Icon: Pencil, press: onchange }, { name: 'Earlier', Icon: ArrowUp, press: () => onmove(-1) }, { name: 'Later', Icon: ArrowDown, press: () => onmove(1) }, { name: 'Remove', Icon: Trash2, press: onremove }] as { name, Icon, press } (name)}
+          <button type="button" class="button button-quiet" onclick={press} aria-label={name} title={name}
+            ><Icon size={18} aria-hidden="true" /></button
+          >
+        {/each}
+      </div>
+    {/if}
+  </div>
+  <h2 class="mt-1 text-2xl">
     {step.stop ? `Stop ${step.stop.machineNumber ?? 'without a number'}: ${step.title}` : step.title}
   </h2>
   {#if step.detail}<p class="mt-1 text-lg leading-snug">{step.detail}</p>{/if}
   {#if step.note}<p class="mt-1 italic">{step.note}</p>{/if}
 
-  <div class="mt-3 grid flex-1 gap-4 {drawn ? 'grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]' : ''}">
+  <div class="mt-3 grid gap-4 {drawn ? 'grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]' : ''}">
     {#if drawn}
-      <div class="max-h-80 min-h-52">
+      <div class="max-h-52 min-h-44">
         <HoopView
           {scene}
           unit={plan.unit}
@@ -137,12 +154,17 @@
     </dl>
   </div>
 
+  {#if side && side.rows.length > 0}
+    <div class="mt-2 border-t border-rule pt-2"><StackView scene={side} /></div>
+  {/if}
+  {#if side?.problem}<p class="mt-2 font-bold text-hands">{side.problem}</p>{/if}
+
   {#if step.caution}<p class="mt-3 flex items-start gap-2 text-warn">
       <TriangleAlert size={20} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
     </p>{/if}
 
   {#if following.length > 0}
-    <p class="mt-3 text-soft">
+    <p class="mt-auto pt-3 text-soft">
       Then {following
         .map(({ stop, title }) =>
           stop
@@ -153,26 +175,11 @@
     </p>
   {/if}
 
-  <div class="mt-3 flex flex-wrap items-center gap-1 border-t border-rule pt-2">
-    {#if step.itemStepId === null}
-      <p class="flex min-h-11 items-center text-sm text-soft">
-        This step comes with the machine and its threads; it follows by itself.
-      </p>
-    {:else}
-      <button type="button" class="button button-quiet" onclick={onchange}
-        ><Pencil size={18} aria-hidden="true" />Change</button
-      >
-      <button type="button" class="button button-quiet" onclick={() => onmove(-1)}
-        ><ArrowUp size={18} aria-hidden="true" />Earlier</button
-      >
-      <button type="button" class="button button-quiet" onclick={() => onmove(1)}
-        ><ArrowDown size={18} aria-hidden="true" />Later</button
-      >
-      <button type="button" class="button button-quiet" onclick={onremove}
-        ><Trash2 size={18} aria-hidden="true" />Remove</button
-      >
-    {/if}
-  </div>
+  {#if step.itemStepId === null}
+    <p class="mt-2 text-sm text-soft">
+      This step comes with the machine and its threads; it follows by itself.
+    </p>
+  {/if}
 </article>
 
 <style>

@@ -1,0 +1,146 @@
+import { extents, type Region } from '$lib/core/geometry';
+import { findPiece, findStop, type Item } from '$lib/core/item';
+import { outside, type Holding, type Layer, type Seam, type StackStep } from '$lib/core/stack';
+
+/** One layer in the side view, the nearest to the maker first. */
+export interface StackRow {
+  pieceId: string;
+  name: string;
+  material: string;
+  colour: string;
+  /** Left and right edge, mm from the middle of the hoop as the maker sees it. */
+  left: number;
+  right: number;
+  /** Edge that carries the ticks of the right side; null where a material has no wrong side to show. */
+  ticks: 'near' | 'far' | null;
+  hooped: boolean;
+  taped: boolean;
+  now: boolean;
+  words: string;
+}
+
+/** Needle marks that go through rows, mm. */
+export interface StackSeam {
+  x: number;
+  /** First and last row it joins. */
+  from: number;
+  to: number;
+  numbers: string;
+  now: boolean;
+}
+
+export interface StackScene {
+  rows: StackRow[];
+  seams: StackSeam[];
+  /** Half of the width to draw, mm. */
+  reach: number;
+  turned: boolean;
+  /** What one sees of the item in the end, once it is out of the hoop. */
+  ends: string | null;
+  problem: string | null;
+}
+
+/**
+ * The hoop seen from the side after a step, as the maker holds it: turned over, what lay underneath is nearest.
+ *
+ * @param ringWidth outer width of the ring, mm
+ */
+export function stackScene(item: Item, step: StackStep, ringWidth: number): StackScene {
+  const { layers, seams, hoop } = step.state;
+  const seen = hoop.turned ? layers : [...layers].reverse();
+  const rows = seen.map((layer) => row(layer, item, hoop.turned, step.changed.includes(layer.pieceId)));
+  const unhooped = hoop.where === 'unhooped';
+  return {
+    rows,
+    seams: needleMarks(seams, rows, item, hoop.turned, step.stepId),
+    reach: Math.max(
+      unhooped ? 0 : ringWidth / 2,
+      ...rows.flatMap(({ left, right }) => [Math.abs(left), Math.abs(right)])
+    ),
+    turned: hoop.turned,
+    ends: unhooped ? endWords(step, item) : null,
+    problem: step.problem
+  };
+}
+
+function row(layer: Layer, item: Item, turned: boolean, now: boolean): StackRow {
+  const [left, right] = widthOf(layer.outline, turned);
+  const shows = findPiece(item, layer.pieceId)?.shows !== 'nothing';
+  const toYou = (layer.face === 'up') !== turned;
+  const words = [
+    ...(shows ? [toYou ? 'right side to you' : 'right side away'] : []),
+    ...layer.holds.map((hold) => HOLD_WORDS[hold])
+  ];
+  return {
+    pieceId: layer.pieceId,
+    name: layer.name,
+    material: layer.material.name,
+    colour: layer.material.colour,
+    left,
+    right,
+    ticks: shows ? (toYou ? 'near' : 'far') : null,
+    hooped: layer.holds.includes('hooped'),
+    taped: layer.holds.includes('tape'),
+    now,
+    words: words.length > 0 ? words.join(', ') : 'held by nothing yet'
+  };
+}
+
+const HOLD_WORDS: Record<Holding, string> = {
+  hooped: 'hooped',
+  stitched: 'stitched',
+  tape: 'taped',
+  spray: 'sprayed',
+  glue: 'glued',
+  pins: 'pinned',
+  fused: 'fused'
+};
+
+/** Needle marks at the left and right edge of each path; stops on one path share their marks. */
+function needleMarks(
+  seams: Seam[],
+  rows: StackRow[],
+  item: Item,
+  turned: boolean,
+  stepId: string
+): StackSeam[] {
+  const marks = new Map<string, StackSeam>();
+  for (const seam of seams) {
+    if (seam.assumed) continue;
+    const joined = rows.flatMap(({ pieceId }, at) => (seam.layers.includes(pieceId) ? [at] : []));
+    const [from, to] = [Math.min(...joined), Math.max(...joined)];
+    if (joined.length === 0) continue;
+    const number = String(findStop(item, seam.stopId)?.number ?? '?');
+    const now = seam.stepId === stepId;
+    for (const path of seam.paths) {
+      const { minX, maxX } = extents(path);
+      for (const x of turned ? [-minX, -maxX] : [minX, maxX]) {
+        const key = x.toFixed(1);
+        const old = marks.get(key);
+        marks.set(key, {
+          x,
+          from: Math.min(old?.from ?? from, from),
+          to: Math.max(old?.to ?? to, to),
+          numbers: old ? `${old.numbers}, ${number}` : number,
+          now: now || old?.now === true
+        });
+      }
+    }
+  }
+  return [...marks.values()];
+}
+
+function widthOf(region: Region, turned: boolean): [left: number, right: number] {
+  const xs = region.flat().map(([x]) => (turned ? -x : x));
+  return xs.length === 0 ? [0, 0] : [Math.min(...xs), Math.max(...xs)];
+}
+
+function endWords({ state }: StackStep, item: Item): string | null {
+  const { front, back } = outside(state);
+  if (!front || !back) return null;
+  const say = (where: string, { layer, rightSide }: typeof front): string => {
+    const plain = findPiece(item, layer.pieceId)?.shows === 'nothing';
+    return `${where} ${layer.name}${plain ? '' : rightSide ? ', right side' : ', wrong side'}`;
+  };
+  return `You see ${say('in front', front)}; ${say('behind', back)}.`;
+}

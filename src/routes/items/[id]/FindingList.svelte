@@ -1,0 +1,99 @@
+<script lang="ts">
+  import type { CheckResult, Finding } from '$lib/core/checks';
+  import type { Item } from '$lib/core/item';
+  import type { PlanWarning } from '$lib/core/plan';
+
+  /** What there is to look at: remarks of the plan, findings of the checks, and what has been answered. */
+  interface Props {
+    warnings: PlanWarning[];
+    checked: CheckResult;
+    onshow: (stepId: string) => void;
+    onfix: (change: (item: Item) => Item, stepId: string | null) => void;
+    onanswer: (finding: Finding, reason: string) => void;
+    ontakeback: (finding: Finding) => void;
+  }
+  let { warnings, checked, onshow, onfix, onanswer, ontakeback }: Props = $props();
+
+  const WORD = { stop: 'Stop.', warn: 'Look.', note: 'Note.' };
+  const LOOK = {
+    stop: 'border-hands bg-hands-pale',
+    warn: 'border-warn bg-warn-pale',
+    note: 'border-rule-strong bg-sheet'
+  };
+  const keyOf = ({ checkId, stepId, text }: Finding): string => `${checkId} ${stepId ?? ''} ${text}`;
+
+  /** The finding whose reason is being asked. */
+  let asking = $state<string | null>(null);
+  let reason = $state('');
+</script>
+
+{#snippet show(stepId: string | null)}
+  {#if stepId}<button type="button" class="min-h-11 underline" onclick={() => onshow(stepId)}>Show it</button
+    >{/if}
+{/snippet}
+
+{#if warnings.length + checked.open.length + checked.answered.length > 0}
+  <ul class="flex flex-col gap-2" aria-label="To look at">
+    {#each checked.open as finding (keyOf(finding))}
+      <li class="border-l-4 px-4 py-1.5 {LOOK[finding.severity]}">
+        <span class="font-bold">{WORD[finding.severity]}</span>
+        {finding.text}
+        {finding.advice}
+        <span class="flex flex-wrap items-center gap-x-4">
+          {#if finding.fix}
+            {@const fix = finding.fix}
+            <button
+              type="button"
+              class="min-h-11 font-bold underline"
+              onclick={() => onfix(fix.apply, finding.stepId)}>{fix.label}</button
+            >
+          {/if}
+          {@render show(finding.stepId)}
+          {#if asking === keyOf(finding)}
+            <form
+              class="flex flex-1 gap-2"
+              onsubmit={(event) => {
+                event.preventDefault();
+                if (reason.trim() === '') return;
+                onanswer(finding, reason.trim());
+                asking = null;
+              }}
+            >
+              <input
+                class="field min-w-0 flex-1"
+                aria-label="Why it is meant so"
+                placeholder="Why?"
+                maxlength="500"
+                bind:value={reason}
+              />
+              <button type="submit" class="button" disabled={reason.trim() === ''}>Keep</button>
+            </form>
+          {:else}
+            <button
+              type="button"
+              class="min-h-11 underline"
+              onclick={() => {
+                asking = keyOf(finding);
+                reason = '';
+              }}>Meant so</button
+            >
+          {/if}
+        </span>
+      </li>
+    {/each}
+    {#each warnings as warning (warning.id)}
+      <li class="border-l-4 px-4 py-1.5 {LOOK[warning.severity]}">
+        <span class="font-bold">{WORD[warning.severity]}</span>
+        {warning.text}
+        {@render show(warning.stepId)}
+      </li>
+    {/each}
+    {#each checked.answered as { finding, reason: why } (keyOf(finding))}
+      <li class="border-l-4 px-4 py-1.5 text-soft {LOOK.note}">
+        Meant so: {finding.text} “{why}”
+        <button type="button" class="min-h-11 underline" onclick={() => ontakeback(finding)}>Ask again</button
+        >
+      </li>
+    {/each}
+  </ul>
+{/if}
