@@ -18,7 +18,9 @@ const PORT = 4183;
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 60_000,
+  // Whole journeys on a small, busy machine; nothing here measures speed.
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   retries: 0,
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

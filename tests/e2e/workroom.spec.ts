@@ -244,7 +244,11 @@ test('the sheet finds a mistake before the needle does, mends it with one press,
   await page.goto('/items');
   await expect(page.getByText('1 to look at')).toBeVisible();
 
+  // It walks the item by itself, and can be stopped.
   await page.goto('/items/badger-tab');
+  await page.getByRole('button', { name: 'Walk through the steps' }).click();
+  await expect(page.getByRole('heading', { name: 'Put the hoop on' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop walking' }).click();
   await page.getByRole('slider').focus();
   await page.keyboard.press('End');
   await expect(page.getByText('You see in front FRONT, right side; behind BACK, right side.')).toBeVisible();

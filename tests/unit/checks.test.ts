@@ -13,7 +13,7 @@ import {
 } from '$lib/core/item';
 import { plan } from '$lib/core/plan';
 import { defaultSetup } from '$lib/core/shop';
-import { simulate } from '$lib/core/stack';
+import { cutSizes, simulate } from '$lib/core/stack';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem, NOW } from './support/badger';
@@ -21,7 +21,7 @@ import { BADGER_CHART, badgerShop, badgerTab, makeItem, NOW } from './support/ba
 const shop = badgerShop();
 function check(item: Item, machineId = 'left'): CheckResult {
   const planned = plan(item, { ...defaultSetup(item, shop), machineId }, shop);
-  const trace = simulate(item, new Map(planned.cuts.map(({ pieceId, cut }) => [pieceId, cut])));
+  const trace = simulate(item, cutSizes(planned.cuts));
   return runChecks({ item, plan: planned, trace });
 }
 const said = ({ open }: CheckResult): string[] =>

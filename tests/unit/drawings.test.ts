@@ -1,5 +1,5 @@
 import { plan } from '$lib/core/plan';
-import { simulate } from '$lib/core/stack';
+import { cutSizes, simulate } from '$lib/core/stack';
 import { hoopScene } from '$lib/ui/hoop/scene';
 import { layoutRibbon, ribbonSeconds, ribbonSteps, type RibbonStep } from '$lib/ui/ribbon/layout';
 import { stackScene, type StackScene } from '$lib/ui/stack/scene';
@@ -95,7 +95,7 @@ describe('the hoop drawing', () => {
 });
 
 describe('the stack drawing', () => {
-  const trace = simulate(tab, new Map(planned.cuts.map(({ pieceId, cut }) => [pieceId, cut])));
+  const trace = simulate(tab, cutSizes(planned.cuts));
   const sideAt = (id: string): StackScene => {
     const step = trace.find(({ stepId }) => stepId === id);
     if (!step) throw new Error(id);

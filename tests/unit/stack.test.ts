@@ -13,13 +13,12 @@ import {
 } from '$lib/core/geometry';
 import type { HandStep, Item, Operation, Piece, Step } from '$lib/core/item';
 import { plan } from '$lib/core/plan';
-import { outside, simulate, type CutSizes, type Layer, type StackStep } from '$lib/core/stack';
+import { cutSizes, outside, simulate, type CutSizes, type Layer, type StackStep } from '$lib/core/stack';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem } from './support/badger';
 
-const sizesOf = (item: Item): CutSizes =>
-  new Map(plan(item, undefined, badgerShop()).cuts.map(({ pieceId, cut }) => [pieceId, cut]));
+const sizesOf = (item: Item): CutSizes => cutSizes(plan(item, undefined, badgerShop()).cuts);
 const run = (item: Item): StackStep[] => simulate(item, sizesOf(item));
 const at = (trace: StackStep[], stepId: string): StackStep => {
   const found = trace.find((step) => step.stepId === stepId);

@@ -2,7 +2,7 @@ import { runChecks } from '$lib/core/checks';
 import type { Item } from '$lib/core/item';
 import { plan, type Plan } from '$lib/core/plan';
 import type { Setup, Shop } from '$lib/core/shop';
-import { simulate } from '$lib/core/stack';
+import { cutSizes, simulate } from '$lib/core/stack';
 import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
 import { getShop } from './shop';
@@ -33,7 +33,7 @@ export async function plannedItems(): Promise<PlannedItem[]> {
   const setupOf = new Map(setups.map((setup) => [setup.itemId, setup]));
   return items.map((item): PlannedItem => {
     const planned = plan(item, setupOf.get(item.id), shop);
-    const trace = simulate(item, new Map(planned.cuts.map(({ pieceId, cut }) => [pieceId, cut])));
+    const trace = simulate(item, cutSizes(planned.cuts));
     const said = [...planned.warnings, ...runChecks({ item, plan: planned, trace }).open];
     return { item, plan: planned, toLookAt: said.filter(({ severity }) => severity !== 'note').length };
   });

@@ -39,7 +39,7 @@ export function readDocument<K extends DocumentKind>(kind: K, text: string): Doc
     value = JSON.parse(text);
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
-    return refuse('not-json', '', `This is not a ${kind} file: it is not JSON (${why}).`);
+    return refuse('not-json', '', `This is not ${article(kind)} file: it is not JSON (${why}).`);
   }
   return readValue(kind, value);
 }
@@ -47,11 +47,11 @@ export function readDocument<K extends DocumentKind>(kind: K, text: string): Doc
 /** Reads a document from a value already parsed; as `readDocument` otherwise. */
 export function readValue<K extends DocumentKind>(kind: K, value: unknown): DocumentResult<DocumentOf<K>> {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    return refuse('wrong-kind', '', `This is not ${article(kind)} file: it holds no document.`);
+    return refuse('wrong-kind', '', `This is not ${article(kind)} file: it holds nothing of the kind.`);
   }
-  let document = value as Record<string, unknown>;
-  if (document.schema !== `jolt-step/${kind}`) {
-    const found = typeof document.schema === 'string' ? `“${document.schema}”` : 'nothing';
+  let raw = value as Record<string, unknown>;
+  if (raw.schema !== `jolt-step/${kind}`) {
+    const found = typeof raw.schema === 'string' ? `“${raw.schema}”` : 'nothing';
     return refuse(
       'wrong-kind',
       'schema',
@@ -59,7 +59,7 @@ export function readValue<K extends DocumentKind>(kind: K, value: unknown): Docu
     );
   }
   const current = MIGRATIONS[kind].length + 1;
-  const { version } = document;
+  const { version } = raw;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
     return refuse('invalid', 'version', 'The field “version” must be a whole number from 1.');
   }
@@ -70,9 +70,9 @@ export function readValue<K extends DocumentKind>(kind: K, value: unknown): Docu
       `This ${kind} was written by a newer Jolt Step: its field “version” says ${version}, this one reads up to ${current}. Update, then open it again.`
     );
   }
-  for (const migrate of MIGRATIONS[kind].slice(version - 1)) document = migrate(document);
+  for (const migrate of MIGRATIONS[kind].slice(version - 1)) raw = migrate(raw);
 
-  const parsed = DOCUMENTS[kind].safeParse(document);
+  const parsed = DOCUMENTS[kind].safeParse(raw);
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
     const path = issue?.path.join('.') ?? '';

@@ -38,7 +38,7 @@ export function cautionOf(op: Operation): string | undefined {
   }
 }
 
-const SPRAY = 'Open a window. Spray away from the machine, flames and screens.';
+const SPRAY = 'Open a window and spray away from the machine, flames and screens.';
 const PINS = 'A pin under the needle breaks both: keep pins clear of the stitching, and count them.';
 
 /** The caution of a stop: the needle runs. */

@@ -1,4 +1,4 @@
-export type { CutSizes } from './operations';
+export { cutSizes, type CutSizes } from './operations';
 export * from './outside';
 export * from './simulate';
 export * from './state';

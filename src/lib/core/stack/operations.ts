@@ -25,6 +25,13 @@ import type { Holding, Layer, StackState } from './state';
 /** Cut sizes of the pieces, mm, by piece. */
 export type CutSizes = ReadonlyMap<string, { width: number; height: number }>;
 
+/** The sizes of a cut list, by piece. */
+export function cutSizes(
+  cuts: readonly { pieceId: string; cut: { width: number; height: number } }[]
+): CutSizes {
+  return new Map(cuts.map(({ pieceId, cut: size }) => [pieceId, size]));
+}
+
 /** What an operation makes of the layers; a problem leaves them as they were. */
 export interface Change {
   layers: Layer[];

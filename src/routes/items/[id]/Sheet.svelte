@@ -3,7 +3,7 @@
   import { answerFinding, moveStep, removeStep, takeBackAnswer, type Item } from '$lib/core/item';
   import { plan } from '$lib/core/plan';
   import type { Setup, Shop } from '$lib/core/shop';
-  import { simulate } from '$lib/core/stack';
+  import { cutSizes, simulate } from '$lib/core/stack';
   import { formatMinutes, formatSize } from '$lib/core/units';
   import { ItemHistory } from '$lib/ui/history.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
@@ -12,7 +12,7 @@
   import StepDialog, { type StepTask } from '$lib/ui/steps/StepDialog.svelte';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
   import Times from '$lib/ui/Times.svelte';
-  import { Download, Play, Plus, Printer, Redo2, Undo2 } from '@lucide/svelte';
+  import { Download, Footprints, Pause, Play, Plus, Printer, Redo2, Undo2 } from '@lucide/svelte';
   import { tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import FindingList from './FindingList.svelte';
@@ -34,7 +34,7 @@
   const history = untrack(() => new ItemHistory(saved, (item) => onsave(item)));
   const item = $derived(history.item);
   const planned = $derived(plan(item, setup, shop));
-  const trace = $derived(simulate(item, new Map(planned.cuts.map(({ pieceId, cut }) => [pieceId, cut]))));
+  const trace = $derived(simulate(item, cutSizes(planned.cuts)));
   const bandSteps = $derived(ribbonSteps(planned.steps));
 
   let wanted = $state<string | null>(null);
@@ -53,6 +53,25 @@
     wanted = id;
     await tick();
     list?.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' });
+  }
+
+  /** Walks the item by itself, a step at a time, until the end or until told to stop. */
+  let walking = $state(false);
+  const WALK_MS = 1400;
+  $effect(() => {
+    if (!walking) return;
+    const timer = setInterval(() => {
+      const next = planned.steps[selected?.number ?? 0];
+      if (next) void select(next.id);
+      else walking = false;
+    }, WALK_MS);
+    return () => clearInterval(timer);
+  });
+
+  function walk(): void {
+    // From the end it starts again at the first step.
+    if (!walking && selected === planned.steps.at(-1)) wanted = planned.steps[0]?.id ?? null;
+    walking = !walking;
   }
 
   function edit(change: (item: Item) => Item, stepId?: string): void {
@@ -130,6 +149,18 @@
         aria-label="Redo"
         title="Redo"><Redo2 size={20} aria-hidden="true" /></button
       >
+      <button
+        type="button"
+        class="button button-quiet"
+        onclick={walk}
+        aria-label={walking ? 'Stop walking' : 'Walk through the steps'}
+        title={walking ? 'Stop walking' : 'Walk through the steps'}
+      >
+        {#if walking}<Pause size={20} aria-hidden="true" />{:else}<Footprints
+            size={20}
+            aria-hidden="true"
+          />{/if}
+      </button>
       <button
         type="button"
         class="button button-quiet"
