@@ -4,7 +4,7 @@
   import { demoWasLoaded, fetchDemo, isEmpty, listItems, live, loadDemo, serverOffersDemo } from '$lib/data';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
-  import { Toaster } from 'svelte-sonner';
+  import { toast, Toaster } from 'svelte-sonner';
   import { onMount, type Snippet } from 'svelte';
 
   let { children }: { children: Snippet } = $props();
@@ -13,8 +13,11 @@
 
   onMount(async () => {
     // A server started for showing fills an empty browser once; what is there is never touched.
-    if (!(await demoWasLoaded()) && (await isEmpty()) && (await serverOffersDemo())) {
+    if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;
+    try {
       await loadDemo(await fetchDemo(), true);
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
     }
   });
 </script>
