@@ -1,7 +1,7 @@
 <script lang="ts">
   import '../app.css';
   import { page } from '$app/state';
-  import { demoWasLoaded, fetchDemo, isEmpty, listItems, live, loadDemo, serverOffersDemo } from '$lib/data';
+  import { bringInDemo, demoWasLoaded, isEmpty, listItems, live, serverOffersDemo } from '$lib/data';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
   import { toast, Toaster } from 'svelte-sonner';
@@ -15,7 +15,7 @@
     // A server started for showing fills an empty browser once; what is there is never touched.
     if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;
     try {
-      await loadDemo(await fetchDemo(), true);
+      await bringInDemo();
     } catch (error) {
       toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
     }

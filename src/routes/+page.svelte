@@ -2,10 +2,10 @@
   import { goto } from '$app/navigation';
   import { assemble, constructionOf } from '$lib/core/constructions';
   import { plan } from '$lib/core/plan';
-  import { foldRun } from '$lib/core/run';
+  import { foldRun, timesFrom } from '$lib/core/run';
   import { defaultShop } from '$lib/core/shop';
   import { formatMinutes } from '$lib/core/units';
-  import { eventsOf, fetchDemo, listRuns, live, loadDemo, plannedItems } from '$lib/data';
+  import { eventsOf, listRuns, live, bringInDemo, plannedItems } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
   import Times from '$lib/ui/Times.svelte';
@@ -20,14 +20,7 @@
       return Promise.all(
         runs.map(async (run) => {
           const state = foldRun(run.plan.steps, await eventsOf(run.id));
-          const rest = run.plan.steps.slice(state.at);
-          return {
-            run,
-            step: run.plan.steps[state.at],
-            hands: rest.reduce((sum, { hands }) => sum + hands.value, 0),
-            needle: rest.reduce((sum, { running }) => sum + running.value, 0),
-            waiting: rest.reduce((sum, { waiting }) => sum + waiting.value, 0)
-          };
+          return { run, step: run.plan.steps[state.at], left: timesFrom(run.plan, state.at) };
         })
       );
     }
@@ -52,7 +45,7 @@
 
   async function bringDemo(): Promise<void> {
     try {
-      await loadDemo(await fetchDemo(), true);
+      await bringInDemo();
       toast('The gift stall is on your shelf.');
     } catch (error) {
       toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
@@ -95,7 +88,7 @@
       <p class="mt-1 text-soft">Nothing is on a machine. Take an item from below.</p>
     {/if}
     <ul class="mt-3 flex flex-col gap-3">
-      {#each open.value ?? [] as { run, step, hands, needle, waiting } (run.id)}
+      {#each open.value ?? [] as { run, step, left } (run.id)}
         <li
           class="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-3 border-l-4 border-hands bg-sheet p-4"
         >
@@ -119,7 +112,7 @@
             />
           </div>
           <div class="col-span-2 flex items-baseline gap-3">
-            <span class="text-soft">still to do</span><Times {hands} {needle} {waiting} size="small" />
+            <span class="text-soft">still to do</span><Times {...left} size="small" />
           </div>
         </li>
       {/each}

@@ -114,9 +114,35 @@ describe('what the browser keeps', () => {
     });
   });
 
+  it('a demo beside what the maker has: their shop, and an item of the same id, stay', async () => {
+    const pack = {
+      shop,
+      items: [tab, { ...tab, id: 'lamp' }],
+      setups: [setup, { ...setup, itemId: 'lamp', machineId: 'left' }],
+      runs: []
+    };
+    await saveShop({ ...shop, name: 'Mine', machines: shop.machines.slice(1) });
+    await addItem({ ...tab, name: 'Mine' }, { ...setup, copies: 7 });
+    await loadDemo(pack);
+    expect((await getShop()).name).to.equal('Mine');
+    expect((await getItem(tab.id))?.name).to.equal('Mine');
+    expect((await db.setups.get(tab.id))?.copies).to.equal(7);
+    // The demo’s machine is not in this shop, so its item is planned on the shop’s own.
+    expect(await getItem('lamp')).to.not.equal(undefined);
+    expect(await db.setups.get('lamp')).to.equal(undefined);
+  });
+  it('a demo with its shop and setups in an empty browser, and no second time over', async () => {
+    const pack = { shop, items: [tab], setups: [setup], runs: [] };
+    await loadDemo(pack);
+    await saveItem({ ...tab, name: 'Changed' }, NOW);
+    await loadDemo(pack);
+    expect((await getShop()).name).to.equal(shop.name);
+    expect((await getItem(tab.id))?.name).to.equal('Changed');
+    expect(await db.setups.get(tab.id)).to.deep.equal(setup);
+  });
   it('nothing of a demo with one broken document', async () => {
     const before = await dump();
-    await loadDemo({ shop, items: [tab, { ...tab, name: 5 }], setups: [], runs: [] }, true).then(
+    await loadDemo({ shop, items: [tab, { ...tab, name: 5 }], setups: [], runs: [] }).then(
       () => expect.fail('a broken demo was taken'),
       (error: Error) => expect(error.message).to.match(/“name”/)
     );

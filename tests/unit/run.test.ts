@@ -1,5 +1,13 @@
 import { plan } from '$lib/core/plan';
-import { compareRun, foldRun, lookAhead, stepSeconds, type RunEvent, type RunEventType } from '$lib/core/run';
+import {
+  compareRun,
+  foldRun,
+  lookAhead,
+  stepSeconds,
+  timesFrom,
+  type RunEvent,
+  type RunEventType
+} from '$lib/core/run';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, badgerTab } from './support/badger';
@@ -135,6 +143,11 @@ describe('run: looking ahead', () => {
     expect(lookAhead(badger, indexOf('stop-2'), 12).untilHands).to.equal(10 + 229);
     expect(lookAhead(badger, indexOf('stop-2'), 60).untilHands).to.equal(229);
     expect(lookAhead(badger, indexOf('lay-front'), 0).untilHands).to.equal(0);
+  });
+  it('says what is still to do, by kind', () => {
+    expect(timesFrom(badger, 0).needle).to.equal(492);
+    expect(timesFrom(badger, indexOf('stop-6'))).to.deep.include({ needle: 67, waiting: 0 });
+    expect(timesFrom(badger, badger.steps.length)).to.deep.equal({ hands: 0, needle: 0, waiting: 0 });
   });
   it('says which thread and which piece come next', () => {
     const ahead = lookAhead(badger, indexOf('turn-over'), 0);

@@ -22,23 +22,33 @@ export async function isEmpty(): Promise<boolean> {
 }
 
 /**
- * Brings the demo stall in: everything is checked first and stored in one go. Items and runs of the same id
- * are replaced; the maker’s own shop stays unless `withShop` is set.
+ * Brings the demo stall in: everything is checked first and stored in one go. What the maker has stays as it is:
+ * their shop, and any item or run of the same id. A demo setup comes along only where its machine and hoop are
+ * in the shop; without one an item is planned on the shop’s own.
  *
- * @throws Error when a demo document is broken
+ * @throws Error when a demo document is broken; nothing is stored then
  */
-export async function loadDemo(pack: DemoPack, withShop: boolean): Promise<void> {
+export async function loadDemo(pack: DemoPack): Promise<void> {
   const shop = must(readValue('shop', pack.shop));
   const items = pack.items.map((item) => must(readValue('item', item)));
   const setups = pack.setups.map((setup) => must(readValue('setup', setup)));
   const runs = pack.runs.map((run) => must(readValue('run', run)));
   await db.transaction('rw', [db.items, db.setups, db.shops, db.runs, db.events, db.meta], async () => {
-    if (withShop) await db.shops.put(shop);
-    await db.items.bulkPut(items);
-    await db.setups.bulkPut(setups);
+    const own = await db.shops.get(shop.id);
+    if (!own) await db.shops.add(shop);
+    const { machines, hoops } = own ?? shop;
+    for (const item of items) {
+      if (await db.items.get(item.id)) continue;
+      await db.items.add(item);
+      const setup = setups.find(({ itemId }) => itemId === item.id);
+      const fits =
+        machines.some(({ id }) => id === setup?.machineId) && hoops.some(({ id }) => id === setup?.hoopId);
+      if (setup && fits) await db.setups.put(setup);
+    }
     for (const { events, ...head } of runs) {
-      await db.runs.put(head);
-      await db.events.bulkPut(events);
+      if (await db.runs.get(head.id)) continue;
+      await db.runs.add(head);
+      await db.events.bulkAdd(events);
     }
     await db.meta.put({ key: LOADED, value: true });
   });

@@ -1,4 +1,4 @@
-import type { DemoPack } from './demo';
+import { loadDemo, type DemoPack } from './demo';
 
 /** Whether the server was started to show the demo. */
 export async function serverOffersDemo(): Promise<boolean> {
@@ -13,12 +13,12 @@ export async function serverOffersDemo(): Promise<boolean> {
 }
 
 /**
- * Fetches the demo stall.
+ * Fetches the demo stall and brings it in beside what is there.
  *
- * @throws Error when the server does not answer
+ * @throws Error when the server does not answer or the demo is broken
  */
-export async function fetchDemo(): Promise<DemoPack> {
+export async function bringInDemo(): Promise<void> {
   const answer = await fetch('/api/demo');
   if (!answer.ok) throw new Error('The demo could not be fetched from the server.');
-  return (await answer.json()) as DemoPack;
+  await loadDemo((await answer.json()) as DemoPack);
 }

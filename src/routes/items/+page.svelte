@@ -4,11 +4,10 @@
   import {
     bringItemBack,
     duplicateItem,
-    fetchDemo,
     freshId,
     importItem,
     live,
-    loadDemo,
+    bringInDemo,
     plannedItems,
     putItemAway
   } from '$lib/data';
@@ -41,7 +40,7 @@
 
   async function bringDemo(): Promise<void> {
     try {
-      await loadDemo(await fetchDemo(), true);
+      await bringInDemo();
     } catch (error) {
       toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
     }

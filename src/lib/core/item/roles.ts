@@ -75,14 +75,3 @@ const KIND: Record<Role, StitchKind> = {
 export function stitchKind(role: Role): StitchKind {
   return KIND[role];
 }
-
-/** Roles that build the item rather than decorate it; their charted colour is only there to make the machine halt. */
-export const CONSTRUCTION_ROLES: readonly Role[] = [
-  'placement',
-  'tack-down',
-  'cut-line',
-  'join-seam',
-  'basting',
-  'centre-mark',
-  'closure-mark'
-];

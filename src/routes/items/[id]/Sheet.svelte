@@ -39,10 +39,13 @@
 
   let wanted = $state<string | null>(null);
   const selected = $derived(planned.steps.find(({ id }) => id === wanted) ?? planned.steps[0]);
+  /** The item’s own step that is selected, or the last one before a step of the machine’s; null before the first. */
+  const own = $derived(
+    planned.steps.slice(0, selected?.number ?? 0).findLast(({ itemStepId }) => itemStepId !== null)
+      ?.itemStepId ?? null
+  );
   /** The hoop as the selected step leaves it; a step of the machine’s own leaves it as the one before did. */
   const stack = $derived.by(() => {
-    const at = planned.steps.findIndex(({ id }) => id === selected?.id);
-    const own = planned.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId;
     const found = trace.find(({ stepId }) => stepId === own);
     return found && (own === selected?.itemStepId ? found : { ...found, changed: [], problem: null });
   });
@@ -83,7 +86,12 @@
     const title = planned.steps.find(({ itemStepId }) => itemStepId === stepId)?.title ?? 'The step';
     const at = planned.steps.findIndex(({ itemStepId }) => itemStepId === stepId);
     edit((before) => removeStep(before, stepId), planned.steps[at + 1]?.id ?? planned.steps[at - 1]?.id);
-    toast(`“${title}” is off the sheet.`, { action: { label: 'Undo', onClick: () => history.undo() } });
+    const without = history.item;
+    // After another edit the last change is not this one any more: the sheet’s own undo goes back through them.
+    const undo = (): void => {
+      if (history.item === without) history.undo();
+    };
+    toast(`“${title}” is off the sheet.`, { action: { label: 'Undo', onClick: undo } });
   }
 
   function onkeydown(event: KeyboardEvent): void {
@@ -99,14 +107,6 @@
       if (event.shiftKey) history.redo();
       else history.undo();
     }
-  }
-
-  /** The authored step a new one goes behind: the selected one, or the last one before it. */
-  function placeToAdd(): string | null {
-    const at = planned.steps.findIndex(({ id }) => id === selected?.id);
-    return (
-      planned.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId ?? null
-    );
   }
 
   const range = $derived.by(() => {
@@ -207,7 +207,7 @@
       <button
         type="button"
         class="button button-quiet no-print self-start"
-        onclick={() => (task = { kind: 'add', afterId: placeToAdd() })}
+        onclick={() => (task = { kind: 'add', afterId: own })}
         ><Plus size={20} aria-hidden="true" />Add a step here</button
       >
     </section>

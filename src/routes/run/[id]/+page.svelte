@@ -23,7 +23,7 @@
       void goto(`/log/${head.id}`);
   });
 
-  /** One event at a time: a second press waits until the first is stored, and the screen has moved. */
+  /** A press counts for nothing until the one before it is stored: a bouncing pedal is one press. */
   let writing = $state(false);
 
   async function write(draft: EventDraft): Promise<void> {
