@@ -107,6 +107,8 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
   await expect(page.locator('.facts .big').first()).toHaveText(clock ?? '');
   await page.getByRole('button', { name: 'Leave it here' }).click();
   await page.getByRole('button', { name: 'Go on' }).click();
+  // The run screen must be back before its keys can be pressed.
+  await expect(page.getByText('Paused', { exact: true })).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText('Paused', { exact: true })).toHaveCount(0);
   await page.keyboard.press('PageUp');

@@ -253,3 +253,28 @@ test('the sheet finds a mistake before the needle does, mends it with one press,
   await page.keyboard.press('End');
   await expect(page.getByText('You see in front FRONT, right side; behind BACK, right side.')).toBeVisible();
 });
+
+test('a bouncing pedal is one press, and a press right after the screen has moved is not lost', async ({
+  page
+}) => {
+  await loadDemo(page);
+  await page.goto('/items/badger-tab');
+  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await expect(page.getByText('step 1 of 29')).toBeVisible();
+  // Both presses come within one task, before the first can be stored.
+  await page.evaluate(() => {
+    for (let press = 0; press < 2; press++)
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown' }));
+  });
+  await expect(page.getByText('step 2 of 29')).toBeVisible();
+  // Each press follows the very change of the screen that the one before brought.
+  await page.evaluate(async () => {
+    const shown = (): string => document.body.innerText.match(/step \d+ of 29/)?.[0] ?? '';
+    for (let press = 0; press < 6; press++) {
+      const before = shown();
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown' }));
+      while (shown() === before) await new Promise((resolve) => setTimeout(resolve));
+    }
+  });
+  await expect(page.getByText('step 8 of 29')).toBeVisible();
+});

@@ -23,20 +23,18 @@
       void goto(`/log/${head.id}`);
   });
 
-  /** A press counts for nothing until the one before it is stored: a bouncing pedal is one press. */
-  let writing = $state(false);
-
+  /**
+   * Stores what was pressed; the screen follows the store. Nothing locks a press out: one that bounces names the step
+   * that was on the screen, and the fold counts a step done once.
+   */
   async function write(draft: EventDraft): Promise<void> {
-    if (!head || writing) return;
-    writing = true;
+    if (!head) return;
     try {
       await appendEvent(head.id, draft, Date.now(), clientId());
     } catch {
       toast.error(
         'This could not be stored, so the screen has not moved. The browser’s storage may be full.'
       );
-    } finally {
-      writing = false;
     }
   }
 </script>
