@@ -237,11 +237,12 @@ test('the sheet finds a mistake before the needle does, mends it with one press,
   await looks.getByLabel('Why it is meant so').fill('a dark edge suits the badger');
   await looks.getByRole('button', { name: 'Keep' }).click();
   await expect(looks).toContainText('Meant so: Stops 2 and 6');
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
   await page.reload();
   await expect(looks).toContainText('“a dark edge suits the badger”');
   await looks.getByRole('button', { name: 'Ask again' }).click();
   await expect(looks.getByRole('button', { name: 'Use white' })).toBeVisible();
-  await page.goto('/items');
+  await page.getByRole('link', { name: 'Shelf' }).first().click();
   await expect(page.getByText('1 to look at')).toBeVisible();
 
   // It walks the item by itself, and can be stopped.

@@ -12,6 +12,14 @@
   const bench = live(() => page.params.id ?? '', itemOnBench);
   const found = $derived(bench.value);
 
+  /** Edits that are being stored; the page is not left before they are. */
+  let storing = $state(0);
+
+  function keep(work: Promise<void>): void {
+    storing += 1;
+    void work.catch(notStored).finally(() => (storing -= 1));
+  }
+
   const notStored = (): void => {
     toast.error(
       'The change could not be stored: the browser’s storage may be full. Download the item to keep it.'
@@ -47,18 +55,26 @@
   }
 </script>
 
+<svelte:window
+  onbeforeunload={(event) => {
+    if (storing > 0) event.preventDefault();
+  }}
+/>
+
 {#if found?.item}
   {#key found.item.id}
-    <Sheet
-      saved={found.item}
-      setup={found.setup ?? defaultSetup(found.item, found.shop)}
-      shop={found.shop}
-      {freshId}
-      onsave={(item) => saveItem(item, new Date().toISOString()).catch(notStored)}
-      onsetup={(setup) => saveSetup(setup).catch(notStored)}
-      onstart={start}
-      ondownload={(item) => downloadJson(item.name, item)}
-    />
+    <div class="contents" aria-busy={storing > 0}>
+      <Sheet
+        saved={found.item}
+        setup={found.setup ?? defaultSetup(found.item, found.shop)}
+        shop={found.shop}
+        {freshId}
+        onsave={(item) => keep(saveItem(item, new Date().toISOString()))}
+        onsetup={(setup) => keep(saveSetup(setup))}
+        onstart={start}
+        ondownload={(item) => downloadJson(item.name, item)}
+      />
+    </div>
   {/key}
 {:else if found}
   <h1 class="text-3xl">There is no such item.</h1>
