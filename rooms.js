@@ -17,8 +17,8 @@ export const coreRooms = {
   cutting: ['units', 'geometry', 'item', 'shop'],
   sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
   stack: ['units', 'geometry', 'item', 'sheet'],
-  plan: ['units', 'geometry', 'item', 'shop', 'thread', 'time', 'cutting', 'sheet'],
-  checks: ['units', 'geometry', 'item', 'stack', 'plan'],
+  plan: ['units', 'geometry', 'item', 'shop', 'thread', 'time', 'cutting', 'sheet', 'stack'],
+  checks: ['units', 'geometry', 'item', 'shop', 'stack', 'plan'],
   run: ['units', 'item', 'shop', 'cutting', 'plan'],
   documents: ['units', 'item', 'shop', 'plan', 'run']
 };

@@ -14,6 +14,9 @@ test('a workroom in inches: every size on every page follows, and typing takes w
   await page.getByLabel('Inches').check();
   await page.getByLabel('¼ in').check();
   await expect(page.getByLabel('Field, width').first()).toHaveValue('3 15⁄16 in');
+  // The shelf reads what the shop has stored, so it is stored when the shelf is there.
+  await page.getByRole('link', { name: 'Shelf' }).first().click();
+  await expect(page.getByRole('link', { name: 'Badger luggage tab' }).first()).toBeVisible();
   await page.goto('/items/badger-tab/cut');
   await expect(page.getByRole('row', { name: /FRONT/ })).toContainText('2 ¼ × 4 ¾ in');
   await expect(page.getByRole('row', { name: /BACK/ })).toContainText('3 × 5 ½ in');

@@ -1,32 +1,55 @@
-import { editStop, findStop, findThread, type Stop } from '$lib/core/item';
-import type { Check, Finding } from './finding';
+import { editStop, findThread, type Role } from '$lib/core/item';
+import { visibleThreads } from '$lib/core/stack';
+import { runsOf, type Check, type Finding, type Run } from './finding';
+
+/** Roles that draw one line, so that another colour on the same line shows. */
+const LINES: readonly Role[] = [
+  'placement',
+  'tack-down',
+  'cut-line',
+  'topstitch',
+  'closing-seam',
+  'join-seam',
+  'basting'
+];
 
 /** Stops that are seen on one path in two colours: the first shows through the last, unless satin hides it. */
-export const colours: Check = ({ item }) => {
-  const onPath = new Map<string, { stop: Stop; stepId: string }[]>();
-  for (const step of item.steps) {
-    const stop = step.kind === 'stop' ? findStop(item, step.stopId) : undefined;
-    if (!stop || stop.number === null || stop.lineIds.length === 0) continue;
-    const path = stop.lineIds.join(' ');
-    onPath.set(path, [...(onPath.get(path) ?? []), { stop, stepId: step.id }]);
+export const colours: Check = (context) => {
+  const { item, trace } = context;
+  const last = trace.at(-1)?.state;
+  if (!last) return [];
+  const front = new Map(visibleThreads(last).map(({ stepId, upper }) => [stepId, upper]));
+  const onPath = new Map<string, Run[]>();
+  for (const run of runsOf(context)) {
+    if (!LINES.includes(run.role) || run.lineIds.length === 0 || !run.stop) continue;
+    const path = run.lineIds.join(' ');
+    onPath.set(path, [...(onPath.get(path) ?? []), run]);
   }
   return [...onPath.values()].flatMap((all): Finding[] => {
-    const last = all.at(-1)?.stop;
-    if (!last || last.role === 'satin-edge' || last.role === 'applique-edge') return [];
-    return all.slice(0, -1).flatMap(({ stop, stepId }): Finding[] => {
-      const seen = stop.visible === 'front' || stop.visible === 'both';
-      if (!seen || stop.threadId === last.threadId) return [];
+    const final = all.at(-1);
+    return all.slice(0, -1).flatMap((run): Finding[] => {
+      const [stop, other] = [run.stop, final?.stop];
+      const side = front.get(run.stepId);
+      if (
+        !stop ||
+        !other ||
+        !final ||
+        side === null ||
+        side !== front.get(final.stepId) ||
+        stop.threadId === other.threadId
+      )
+        return [];
       const name = (id: string): string => findThread(item, id)?.name.toLowerCase() ?? 'another thread';
       return [
         {
           checkId: 'colours',
           severity: 'warn',
-          stepId,
-          text: `Stops ${stop.number} and ${last.number} are seen on one line, in ${name(stop.threadId)} and ${name(last.threadId)}.`,
-          advice: `Stitch stop ${stop.number} in ${name(last.threadId)} too.`,
+          stepId: run.stepId,
+          text: `Stops ${stop.number ?? '?'} and ${other.number ?? '?'} are seen on one line, in ${name(stop.threadId)} and ${name(other.threadId)}.`,
+          advice: `Stitch stop ${stop.number ?? '?'} in ${name(other.threadId)} too.`,
           fix: {
-            label: `Use ${name(last.threadId)}`,
-            apply: (before) => editStop(before, stop.id, { threadId: last.threadId })
+            label: `Use ${name(other.threadId)}`,
+            apply: (before) => editStop(before, stop.id, { threadId: other.threadId })
           }
         }
       ];

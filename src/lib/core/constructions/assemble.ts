@@ -3,6 +3,7 @@ import {
   ITEM_VERSION,
   type CountSource,
   type Item,
+  type Operation,
   type Remark,
   type Step,
   type Stop,
@@ -43,6 +44,10 @@ export function assemble(pattern: Pattern, input: AssembleInput): Item {
   const built = input.chart
     ? stopsFromChart(pattern, input.chart, threads)
     : stopsFromPattern(pattern, threads);
+  const expectedKeys = new Set(pattern.expected.map(({ key }) => key));
+  for (const [key, [colour]] of Object.entries(pattern.threads)) {
+    if (!expectedKeys.has(key) && colour) built.named.set(key, threads.take(colour.name, colour.colour));
+  }
   const steps = stepsOf(pattern, built);
   return {
     schema: 'jolt-step/item',
@@ -82,10 +87,12 @@ interface Built {
   byKey: Map<string, Stop[]>;
   /** Extra stops, each with the stop of the chart before it. */
   extras: { stop: Stop; after: Stop | undefined }[];
+  /** Threads of the pattern that belong to no stop, by key. */
+  named: Map<string, string>;
 }
 
 function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack): Built {
-  const built: Built = { stops: [], byKey: new Map(), extras: [] };
+  const built: Built = { stops: [], byKey: new Map(), extras: [], named: new Map() };
   const expected = new Map(pattern.expected.map((stop) => [stop.key, stop]));
   const matchOf = new Map(chart.alignment.matches.map((match) => [match.line, match]));
   let before: Stop | undefined;
@@ -110,7 +117,8 @@ function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack
       phases: [phaseOf(stitches ?? 0, first)],
       lineIds: [...new Set(targets.flatMap(({ lineIds }) => lineIds))],
       halts: true,
-      protected: targets.some((target) => target.protected)
+      protected: targets.some((target) => target.protected),
+      through: targets.some((target) => target.through)
     };
     built.stops.push(stop);
     if (targets.length === 0) built.extras.push({ stop, after: before });
@@ -130,7 +138,7 @@ function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack
 }
 
 function stopsFromPattern(pattern: Pattern, threads: ThreadRack): Built {
-  const built: Built = { stops: [], byKey: new Map(), extras: [] };
+  const built: Built = { stops: [], byKey: new Map(), extras: [], named: new Map() };
   for (const expected of pattern.expected) {
     const colours: (DetailColour | undefined)[] = expected.repeats
       ? (pattern.threads[expected.key] ?? [])
@@ -168,7 +176,8 @@ function expectedStop(
     phases: expected.estimate,
     lineIds,
     halts: true,
-    protected: expected.protected
+    protected: expected.protected,
+    through: expected.through
   };
 }
 
@@ -223,11 +232,28 @@ function stepsOf(pattern: Pattern, built: Built): Step[] {
       handsSince = steps.length + 1;
       stepIdsOf.set(entry.id, [entry.id]);
       const needs = needsOf(entry.needs);
-      steps.push({ kind: 'hand', id: entry.id, hoopingId, needs, note: entry.note ?? '', op: entry.op });
+      const op = withThread(entry.op, (key) => built.byKey.get(key)?.[0]?.threadId, built.named);
+      steps.push({ kind: 'hand', id: entry.id, hoopingId, needs, note: entry.note ?? '', op });
     }
   }
   markHalts(steps, built.stops);
   return steps;
+}
+
+/**
+ * A construction names the thread of a hand step by the stop it goes with (`stop:KEY`) or as one of its own
+ * (`thread:KEY`); here it becomes a thread of the item.
+ */
+function withThread(
+  op: Operation,
+  ofStop: (key: string) => string | undefined,
+  named: Map<string, string>
+): Operation {
+  if (!('threadId' in op) || op.threadId === undefined || op.do === 'thread') return op;
+  const [from, key] = op.threadId.split(':');
+  const threadId = from === 'stop' ? ofStop(key ?? '') : named.get(key ?? '');
+  const { threadId: _named, ...rest } = op;
+  return threadId === undefined ? rest : { ...rest, threadId };
 }
 
 /** A machine must halt after every stop that hands follow. */

@@ -4,6 +4,8 @@ import type { Pattern } from './pattern';
 /** A question a construction asks; the screen draws it by its kind. */
 export type Question<Key extends string = string> =
   | { key: Key; kind: 'length'; label: string; help?: string }
+  | { key: Key; kind: 'number'; label: string; help?: string }
+  | { key: Key; kind: 'text'; label: string; help?: string }
   | { key: Key; kind: 'choice'; label: string; help?: string; options: { value: string; label: string }[] }
   | { key: Key; kind: 'material'; label: string; help?: string; kinds: { value: string; label: string }[] }
   | { key: Key; kind: 'thread'; label: string; help?: string; onlyWithoutChart: true }

@@ -1,4 +1,14 @@
-import type { Hooping, Line, Operation, Phase, Piece, Role, Stop, Variant } from '$lib/core/item';
+import type {
+  Hooping,
+  Line,
+  MaterialKind,
+  Operation,
+  Phase,
+  Piece,
+  Role,
+  Stop,
+  Variant
+} from '$lib/core/item';
 
 /** A stop that a construction waits for. A chart’s rows are put on these. */
 export interface ExpectedStop {
@@ -21,6 +31,8 @@ export interface ExpectedStop {
   threadOf?: string;
   visible: Stop['visible'];
   protected: boolean;
+  /** Goes through every layer on purpose. */
+  through: boolean;
   lineIds: string[];
   /** Parts stitched when there is no chart: estimated counts. */
   estimate: Phase[];
@@ -37,6 +49,20 @@ export interface DetailColour {
   colour: string;
 }
 
+/**
+ * What must hold for the item to come out right, as the construction itself knows it. Nothing in the checks reads
+ * this: it is what the checks are measured against.
+ */
+export type Truth =
+  /** The step may not be left out. */
+  | { kind: 'must'; step: string }
+  /** What is laid in the step must be held until it is stitched. */
+  | { kind: 'held'; step: string }
+  /** The hooped material carries the stitches: only these kinds will do, in at least so many layers. */
+  | { kind: 'stabiliser'; pieceId: string; kinds: MaterialKind[]; plies: number }
+  /** The stops are seen on one line, so they take one thread. */
+  | { kind: 'one-colour'; steps: string[] };
+
 /** What a construction makes of its parameters, before stops meet the chart. */
 export interface Pattern {
   variant: Variant;
@@ -47,6 +73,9 @@ export interface Pattern {
   entries: PatternEntry[];
   /** Thread of each expected stop where there is no chart, by key; details take one each. */
   threads: Record<string, DetailColour[]>;
+  truths: Truth[];
+  /** Where the craft puts a name: after this entry, on this piece, inside this line. */
+  name?: { after: string; pieceId: string; lineId: string };
 }
 
 /** An expected stop with the usual answers filled in. */
@@ -60,6 +89,7 @@ export function expectStop(
     optional: false,
     visible: 'unknown',
     protected: false,
+    through: false,
     lineIds: [],
     estimate: [{ stitches: 0, attended: false }],
     ...part
@@ -69,4 +99,22 @@ export function expectStop(
 /** A phase of running stitch once or more along a path, mm; the count is an estimate. */
 export function runningPhase(pathMm: number, passes = 1, length = 2.5): Phase {
   return { stitches: Math.ceil((pathMm * passes) / length), length, attended: false };
+}
+
+/** Distance between the needle holes along a satin edge, mm. */
+const SATIN_SPACING_MM = 0.4;
+
+/** A satin column along a path, mm; the count is an estimate. */
+export function satinPhase(pathMm: number, width: number): Phase {
+  return { stitches: Math.ceil(pathMm / SATIN_SPACING_MM), length: width, width, attended: false };
+}
+
+/** A zigzag pass along a path, mm; the count is an estimate. */
+export function zigzagPhase(pathMm: number, width: number): Phase {
+  return { stitches: Math.ceil(pathMm / 1.5), length: Math.max(1.5, width), width, attended: false };
+}
+
+/** Fill over an area, mm²; the count is an estimate. */
+export function fillPhase(areaMm2: number, perMm2 = 0.5): Phase {
+  return { stitches: Math.ceil(areaMm2 * perMm2), attended: false };
 }

@@ -1,272 +1,167 @@
 import { z } from 'zod';
-import { offsetPath, pathLength, shapePath } from '$lib/core/geometry';
-import type { Piece } from '$lib/core/item';
+import { inset, offsetPath, segment, shapePath } from '$lib/core/geometry';
 import { roundTo } from '$lib/core/units';
-import { material, sideMm, ThreadAnswer } from './answers';
+import { ask, hold, holding, material, MATERIALS, shape, sideMm, thread, threads } from './answers';
 import type { Construction } from './construction';
-import { expectStop, runningPhase, type Pattern, type PatternEntry } from './pattern';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
 
 const Params = z.object({
-  shape: z.enum(['tab', 'rounded', 'rectangle', 'oval']).default('tab'),
+  shape: shape('tab', 'rounded', 'rectangle', 'oval'),
   width: sideMm(30, 15, 200),
   height: sideMm(94, 15, 400),
   outside: sideMm(3, 1, 15),
-  closing: z.enum(['snap', 'eyelet']).default('snap'),
+  closing: z.enum(['snap', 'eyelet', 'ribbon-loop']).default('snap'),
   front: material('vinyl', 'Vinyl', '#3d4a66'),
+  frontHold: holding('tape'),
   back: material('felt', 'Felt', '#9aa78f'),
-  outline: ThreadAnswer.default({ name: 'Signal white', colour: '#f4f1ea' }),
-  details: z
-    .array(ThreadAnswer)
-    .max(30)
-    .default([{ name: 'Ink black', colour: '#20242c' }])
+  outline: thread('Signal white', '#f4f1ea'),
+  details: threads(['Ink black', '#20242c'])
 });
-type Params = z.output<typeof Params>;
 
-const TAPE = { by: 'tape', strips: 4 } as const;
-const HOOPING = 'hooping-1';
-
-/** A tab with a front and a back, closed by a snap or carried by an eyelet, made in one hooping. */
+/** A tab with a front and a back, closed by a snap or carried by an eyelet or a loop, made in one hooping. */
 export const snapTab: Construction<typeof Params> = {
   kind: 'snap-tab',
   name: 'Snap tab',
-  summary: 'Front and back joined in the hoop, cut out, closed with a snap or hung from an eyelet.',
+  summary: 'Front and back joined in the hoop, cut out, closed with a snap or hung from an eyelet or a loop.',
   params: Params,
   questions: [
-    {
-      key: 'shape',
-      kind: 'choice',
-      label: 'Shape',
-      options: [
-        { value: 'tab', label: 'Rounded ends' },
-        { value: 'rounded', label: 'Rounded corners' },
-        { value: 'rectangle', label: 'Square corners' },
-        { value: 'oval', label: 'Oval' }
-      ]
-    },
-    {
-      key: 'width',
-      kind: 'length',
-      label: 'Stitched outline, width',
-      help: 'the last outline, not the cut edge'
-    },
-    { key: 'height', kind: 'length', label: 'Stitched outline, height' },
-    { key: 'outside', kind: 'length', label: 'Cut outside the outline' },
-    {
-      key: 'closing',
-      kind: 'choice',
-      label: 'Closes with',
-      options: [
-        { value: 'snap', label: 'One snap, two holes' },
-        { value: 'eyelet', label: 'One eyelet and a ring' }
-      ]
-    },
-    {
-      key: 'front',
-      kind: 'material',
-      label: 'Front',
-      kinds: [
-        { value: 'vinyl', label: 'Vinyl' },
-        { value: 'felt', label: 'Felt' }
-      ]
-    },
-    {
-      key: 'back',
-      kind: 'material',
-      label: 'Back',
-      kinds: [
-        { value: 'felt', label: 'Felt' },
-        { value: 'vinyl', label: 'Vinyl' }
-      ]
-    },
-    { key: 'outline', kind: 'thread', label: 'Outline thread', onlyWithoutChart: true },
-    { key: 'details', kind: 'threads', label: 'Detail colours, in order', onlyWithoutChart: true }
+    ask.shape('tab', 'rounded', 'rectangle', 'oval'),
+    ask.length('width', 'Stitched outline, width', 'the last outline, not the cut edge'),
+    ask.length('height', 'Stitched outline, height'),
+    ask.length('outside', 'Cut outside the outline'),
+    ask.choice('closing', 'Closes with', {
+      snap: 'One snap, two holes',
+      eyelet: 'One eyelet and a ring',
+      'ribbon-loop': 'A ribbon loop in the seam'
+    }),
+    ask.material('front', 'Front', { vinyl: 'Vinyl', felt: 'Felt' }),
+    ask.hold('frontHold', 'Front held with'),
+    ask.material('back', 'Back', { felt: 'Felt', vinyl: 'Vinyl' }),
+    ask.thread('outline', 'Outline thread'),
+    ask.threads('details', 'Detail colours, in order')
   ],
   pattern
 };
 
-function pattern(params: Params): Pattern {
-  const outline = shapePath(params.shape, params.width, params.height);
-  const around = pathLength(outline);
-  const cutEdge = offsetPath(outline, params.outside) ?? outline;
-  const holes = params.closing === 'snap' ? 2 : 1;
-  return {
-    variant: {
-      id: 'variant-1',
-      name: 'As drawn',
-      shape: params.shape,
-      size: { width: params.width, height: params.height },
-      finished: { width: params.width + 2 * params.outside, height: params.height + 2 * params.outside },
-      edge: 'cut edge',
-      overrides: {}
-    },
-    hoopings: [{ id: HOOPING, name: 'Hooping', hooped: ['stabiliser'], mounting: 1 }],
-    lines: [
-      { id: 'outline', name: 'Outline', frame: HOOPING, path: outline, gaps: [] },
-      { id: 'cut-edge', name: 'Cut edge', frame: HOOPING, path: cutEdge, gaps: [] }
-    ],
-    pieces: pieces(params),
-    expected: [
-      expectStop({
-        key: 'placement',
-        name: 'Placement line',
-        role: 'placement',
-        words: /place|position|guide/,
-        threadOf: 'outline',
-        visible: 'hidden',
-        lineIds: ['outline'],
-        estimate: [runningPhase(around)]
-      }),
-      expectStop({
-        key: 'tack-down',
-        name: 'Tack-down',
-        role: 'tack-down',
-        words: /tack|fix/,
-        threadOf: 'outline',
-        visible: 'front',
-        lineIds: ['outline'],
-        estimate: [runningPhase(around)]
-      }),
-      expectStop({
-        key: 'details',
-        name: 'Details',
-        one: 'Detail',
-        role: 'decoration',
-        alsoRoles: ['lettering', 'quilting', 'applique-edge', 'topstitch'],
-        words: /detail|design|face|eye|letter|text/,
-        repeats: true,
-        optional: true,
-        visible: 'front',
-        estimate: [{ stitches: 1500, attended: false }]
-      }),
-      expectStop({
-        key: 'outline',
-        name: 'Outline',
-        role: 'closing-seam',
-        alsoRoles: ['topstitch', 'satin-edge'],
-        words: /outline|final|closing|border|edge|perimeter/,
-        visible: 'both',
-        protected: true,
-        lineIds: ['outline'],
-        estimate: [runningPhase(around, 2)]
-      }),
-      expectStop({
-        key: 'holes',
-        name: holes === 1 ? 'Hole mark' : 'Hole marks',
-        role: 'closure-mark',
-        words: /hole|snap|eyelet|mark/,
-        optional: true,
-        sharesRowOf: 'outline',
-        threadOf: 'outline',
-        visible: 'both',
-        estimate: [{ stitches: 20 * holes, length: 1.5, attended: false }]
-      })
-    ],
-    entries: entries(params, holes, roundTo(params.outside, 3)),
-    threads: { outline: [params.outline], details: params.details }
-  };
-}
+function pattern(p: z.output<typeof Params>): Pattern {
+  const outline = shapePath(p.shape, p.width, p.height);
+  const outside = roundTo(p.outside, 3);
+  const s = new Sequence({
+    shape: p.shape,
+    size: { width: p.width, height: p.height },
+    finished: { width: p.width + 2 * p.outside, height: p.height + 2 * p.outside },
+    edge: 'cut edge'
+  });
+  s.line('outline', 'Outline', outline);
+  s.line('cut-edge', 'Cut edge', offsetPath(outline, p.outside) ?? outline);
+  s.line('field', 'Inside of the outline', inset(outline, Math.min(4, Math.min(p.width, p.height) / 4)));
+  s.line(
+    'holes',
+    'Hole marks',
+    segment(0, -p.height / 2 + 8, 0, p.closing === 'snap' ? p.height / 2 - 8 : -p.height / 2 + 6)
+  );
+  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
+  s.piece('front', 'FRONT', p.front, 'applique', { covers: 'outline', shows: 'front' });
+  s.piece('back', 'BACK', p.back, 'backing', { covers: 'outline', shows: 'back' });
 
-function pieces(params: Params): Piece[] {
-  const common = { plies: 1, shape: 'rough', grain: 'any', overrides: {} } as const;
-  return [
-    {
-      ...common,
-      id: 'stabiliser',
-      name: 'STABILISER',
-      material: { kind: 'tear-away', name: 'Tear-away', colour: '#efece4' },
-      use: 'hooped',
-      covers: null,
-      shows: 'nothing'
-    },
-    {
-      ...common,
-      id: 'front',
-      name: 'FRONT',
-      material: params.front,
-      use: 'applique',
-      covers: 'outline',
-      shows: 'front'
-    },
-    {
-      ...common,
-      id: 'back',
-      name: 'BACK',
-      material: params.back,
-      use: 'backing',
-      covers: 'outline',
-      shows: 'back'
-    }
-  ];
-}
-
-function entries(params: Params, holes: number, outside: number): PatternEntry[] {
-  return [
-    { kind: 'hand', id: 'hoop', op: { do: 'hoop', pieceIds: ['stabiliser'], sticky: false } },
-    { kind: 'hand', id: 'hoop-on', op: { do: 'hoop-on' }, needs: ['hoop'] },
-    { kind: 'stop', key: 'placement', needs: ['hoop-on'] },
-    {
-      kind: 'hand',
-      id: 'lay-front',
-      op: { do: 'lay', pieceId: 'front', side: 'above', face: 'up', covers: 'outline', over: 12, hold: TAPE },
-      needs: ['placement']
-    },
-    { kind: 'stop', key: 'tack-down', needs: ['lay-front'] },
-    { kind: 'stop', key: 'details', needs: ['tack-down'] },
-    { kind: 'hand', id: 'hoop-off', op: { do: 'hoop-off' } },
-    { kind: 'hand', id: 'turn-over', op: { do: 'turn-over' }, needs: ['hoop-off'] },
-    // Tails on the back are covered for good once the backing is stitched on.
-    {
-      kind: 'hand',
-      id: 'snip-back',
-      op: { do: 'snip', side: 'back', jumps: 3 },
-      needs: ['turn-over', 'details']
-    },
-    {
-      kind: 'hand',
-      id: 'lay-back',
-      op: {
-        do: 'lay',
-        pieceId: 'back',
-        side: 'below',
-        face: 'down',
-        covers: 'outline',
-        over: 20,
-        hold: TAPE
-      },
-      needs: ['tack-down', 'turn-over']
-    },
-    { kind: 'hand', id: 'turn-back', op: { do: 'turn-over' }, needs: ['lay-back'] },
-    { kind: 'hand', id: 'hoop-on-again', op: { do: 'hoop-on' }, needs: ['turn-back'] },
-    { kind: 'stop', key: 'outline', needs: ['lay-back', 'hoop-on-again'] },
-    { kind: 'stop', key: 'holes', needs: ['outline'] },
-    { kind: 'hand', id: 'hoop-off-last', op: { do: 'hoop-off' }, needs: ['outline'] },
-    { kind: 'hand', id: 'inspect', op: { do: 'inspect' }, needs: ['outline'] },
-    { kind: 'hand', id: 'snip-both', op: { do: 'snip', side: 'both', jumps: 4 } },
-    { kind: 'hand', id: 'unhoop', op: { do: 'unhoop' }, needs: ['inspect'] },
-    { kind: 'hand', id: 'untape', op: { do: 'untape', strips: 8 } },
-    { kind: 'hand', id: 'tear-away', op: { do: 'tear-away' }, needs: ['unhoop'] },
-    {
-      kind: 'hand',
-      id: 'cut-out',
-      op: { do: 'cut-out', lineId: 'outline', margin: outside },
-      needs: ['unhoop']
-    },
-    { kind: 'hand', id: 'punch', op: { do: 'punch', holes }, needs: ['cut-out'] },
-    {
-      kind: 'hand',
-      id: 'hardware',
-      op: { do: 'hardware', kind: params.closing, count: 1 },
-      needs: ['punch']
-    },
-    ...(params.closing === 'eyelet'
-      ? [
-          {
-            kind: 'hand',
-            id: 'ring',
-            op: { do: 'hardware', kind: 'split-ring', count: 1 },
-            needs: ['hardware']
-          } satisfies PatternEntry
-        ]
-      : [])
-  ];
+  s.hoop('hooping-1', 'Hooping', ['stabiliser']);
+  s.stop('placement', {
+    name: 'Placement line',
+    role: 'placement',
+    words: /place|position|guide/,
+    threadOf: 'outline',
+    visible: 'hidden',
+    lineIds: ['outline']
+  });
+  s.hand('lay-front', {
+    do: 'lay',
+    pieceId: 'front',
+    side: 'above',
+    face: 'up',
+    covers: 'outline',
+    over: 12,
+    // Pins leave holes in vinyl for good.
+    hold: hold(p.front.kind === 'vinyl' && p.frontHold === 'pins' ? 'tape' : p.frontHold)
+  });
+  s.stop('tack-down', {
+    name: 'Tack-down',
+    role: 'tack-down',
+    words: /tack|fix/,
+    threadOf: 'outline',
+    visible: 'front',
+    lineIds: ['outline']
+  });
+  s.stop('details', {
+    name: 'Details',
+    one: 'Detail',
+    role: 'decoration',
+    alsoRoles: ['lettering', 'quilting', 'applique-edge', 'topstitch'],
+    words: /detail|design|face|eye|letter|text/,
+    repeats: true,
+    optional: true,
+    visible: 'front',
+    lineIds: ['field'],
+    estimate: [{ stitches: 1500, attended: false }],
+    thread: p.details
+  });
+  s.nameGoes('details', 'front', 'field');
+  s.toBack();
+  // Tails on the back are covered for good once the backing is stitched on.
+  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 3 }, { needs: ['turn-over-3', 'details'] });
+  s.hand('lay-back', {
+    do: 'lay',
+    pieceId: 'back',
+    side: 'below',
+    face: 'down',
+    covers: 'outline',
+    over: 20,
+    hold: { by: 'tape', strips: 4 }
+  });
+  if (p.closing === 'ribbon-loop')
+    s.hand('loop', {
+      do: 'other',
+      title: 'Tape the ribbon loop on the back, ends inside the outline',
+      seconds: 30
+    });
+  s.toFront();
+  s.stop('outline', {
+    name: 'Outline',
+    role: 'closing-seam',
+    alsoRoles: ['topstitch', 'satin-edge'],
+    words: /outline|final|closing|border|edge|perimeter/,
+    visible: 'both',
+    protected: true,
+    lineIds: ['outline'],
+    passes: 2,
+    thread: p.outline
+  });
+  const holes = p.closing === 'snap' ? 2 : p.closing === 'eyelet' ? 1 : 0;
+  if (holes > 0)
+    s.stop('holes', {
+      name: holes === 1 ? 'Hole mark' : 'Hole marks',
+      role: 'closure-mark',
+      words: /hole|snap|eyelet|mark/,
+      optional: true,
+      sharesRowOf: 'outline',
+      threadOf: 'outline',
+      visible: 'both',
+      lineIds: ['holes'],
+      estimate: [{ stitches: 20 * holes, length: 1.5, attended: false }]
+    });
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['outline'] });
+  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand('untape', { do: 'untape', strips: 8 });
+  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.hand('cut-out', { do: 'cut-out', lineId: 'outline', margin: outside }, { needs: ['unhoop'] });
+  if (holes > 0) s.hand('punch', { do: 'punch', holes }, { needs: ['cut-out'] });
+  if (p.closing !== 'ribbon-loop')
+    s.hand('hardware', { do: 'hardware', kind: p.closing, count: 1 }, { needs: ['punch'] });
+  if (p.closing !== 'snap')
+    s.hand('ring', { do: 'hardware', kind: 'split-ring', count: 1 }, { needs: ['cut-out'] });
+  s.must('tack-down', 'outline', 'lay-front', 'lay-back', 'turn-over-3', 'turn-over-4');
+  s.truth({ kind: 'one-colour', steps: ['tack-down', 'outline'] });
+  return s.done();
 }

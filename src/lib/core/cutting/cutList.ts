@@ -17,7 +17,8 @@ export const CutPiece = z.object({
   margin: z.number().describe('added on each side'),
   exact: Size.describe('covered size and margins, before rounding'),
   cut: Size.describe('what to cut'),
-  overridden: z.boolean().describe('the maker has set a size or margin')
+  overridden: z.boolean().describe('the maker has set a size or margin'),
+  cutFrom: z.string().nullable().describe('name of the piece it is cut from in an earlier hooping')
 });
 export type CutPiece = z.infer<typeof CutPiece>;
 
@@ -46,11 +47,19 @@ export function cutList(item: Item, hoop: Hoop, rounding: CutRounding, copies: n
   return item.pieces.flatMap((piece) => {
     const covered = coveredBy(piece, item, hoop);
     if (!covered) return [];
-    const margin = piece.overrides.margin ?? MARGIN_MM[piece.use];
-    const exact = { width: covered.size.width + 2 * margin, height: covered.size.height + 2 * margin };
+    const preCut = piece.shape === 'pre-cut' && piece.covers !== null;
+    const margin = piece.overrides.margin ?? (preCut ? 0 : MARGIN_MM[piece.use]);
+    // A zip is as wide as its tape; only its ends reach further.
+    const across = piece.use === 'zip-tape' ? 0 : margin;
+    const lengthwise = covered.size.width >= covered.size.height;
+    const exact = {
+      width: covered.size.width + 2 * (lengthwise ? margin : across),
+      height: covered.size.height + 2 * (lengthwise ? across : margin)
+    };
+    const rounded = (mm: number): number => (preCut ? mm : roundUpForCutting(mm, rounding));
     const cut = {
-      width: piece.overrides.width ?? roundUpForCutting(exact.width, rounding),
-      height: piece.overrides.height ?? roundUpForCutting(exact.height, rounding)
+      width: piece.overrides.width ?? rounded(exact.width),
+      height: piece.overrides.height ?? rounded(exact.height)
     };
     return {
       pieceId: piece.id,
@@ -62,7 +71,8 @@ export function cutList(item: Item, hoop: Hoop, rounding: CutRounding, copies: n
       margin,
       exact,
       cut,
-      overridden: Object.keys(piece.overrides).length > 0
+      overridden: Object.keys(piece.overrides).length > 0,
+      cutFrom: item.pieces.find(({ id }) => id === piece.from)?.name ?? null
     };
   });
 }

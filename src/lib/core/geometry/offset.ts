@@ -32,3 +32,12 @@ export function offsetPath(path: Path, mm: number): Path | undefined {
   }));
   return results.sort((a, b) => pathArea(b) - pathArea(a))[0];
 }
+
+/**
+ * A closed path moved inwards; where nothing would be left, the path itself.
+ *
+ * @param mm distance in millimetres
+ */
+export function inset(path: Path, mm: number): Path {
+  return offsetPath(path, -mm) ?? path;
+}

@@ -63,6 +63,43 @@ export function pathArea(path: Path): number {
   return Math.abs(twice) / 2;
 }
 
+/** A straight line between two points. */
+export function segment(x1: number, y1: number, x2: number, y2: number): Path {
+  return {
+    closed: false,
+    points: [
+      [x1, y1],
+      [x2, y2]
+    ]
+  };
+}
+
+/** An upright rectangle between two corners, as a closed path. */
+export function box(left: number, top: number, right: number, bottom: number): Path {
+  return {
+    closed: true,
+    points: [
+      [left, top],
+      [right, top],
+      [right, bottom],
+      [left, bottom]
+    ]
+  };
+}
+
+/** The path moved along, mm. */
+export function shifted(path: Path, dx: number, dy: number): Path {
+  return { ...path, points: path.points.map(([x, y]): Point => [x + dx, y + dy]) };
+}
+
+/** The path turned about the origin by quarter turns, clockwise as seen from above. */
+export function quarterTurned(path: Path, turns: number): Path {
+  const once = ([x, y]: Point): Point => [-y + 0, x];
+  let points = path.points;
+  for (let turn = 0; turn < ((turns % 4) + 4) % 4; turn++) points = points.map(once);
+  return { ...path, points };
+}
+
 /** The path seen from behind: x mirrored, as when the hoop is turned over left to right. */
 export function mirrored(path: Path): Path {
   return { ...path, points: path.points.map(([x, y]): Point => [x === 0 ? 0 : -x, y]) };

@@ -48,16 +48,54 @@ export function regionArea(region: Region): number {
   return Math.abs(region.reduce((sum, ring) => sum + areaD(toD(ring)), 0));
 }
 
+/** A ring ready for asking: its box and its corners one after another. */
+interface Ring {
+  minX: number;
+  minY: number;
+  maxX: number;
+  maxY: number;
+  xs: Float64Array;
+  ys: Float64Array;
+}
+const prepared = new WeakMap<Region, Ring[]>();
+
 /** Whether a point lies in a region, its edge included or not as rounding has it (even-odd ray casting). */
 export function contains(region: Region, [x, y]: Point): boolean {
   let inside = false;
-  for (const ring of region) {
-    ring.forEach(([x1, y1], at) => {
-      const [x2, y2] = ring[(at + 1) % ring.length] ?? [x1, y1];
+  for (const { minX, minY, maxX, maxY, xs, ys } of ringsOf(region)) {
+    // A ring beside the point is crossed an even number of times.
+    if (x < minX || x > maxX || y < minY || y > maxY) continue;
+    let x1 = xs[xs.length - 1] ?? 0;
+    let y1 = ys[ys.length - 1] ?? 0;
+    for (let at = 0; at < xs.length; at++) {
+      const x2 = xs[at] ?? 0;
+      const y2 = ys[at] ?? 0;
       if (y1 > y !== y2 > y && x < ((x2 - x1) * (y - y1)) / (y2 - y1) + x1) inside = !inside;
-    });
+      x1 = x2;
+      y1 = y2;
+    }
   }
   return inside;
+}
+
+function ringsOf(region: Region): Ring[] {
+  let rings = prepared.get(region);
+  if (!rings) {
+    rings = region.map((ring): Ring => {
+      const xs = Float64Array.from(ring, ([x]) => x);
+      const ys = Float64Array.from(ring, ([, y]) => y);
+      return {
+        minX: Math.min(...xs),
+        minY: Math.min(...ys),
+        maxX: Math.max(...xs),
+        maxY: Math.max(...ys),
+        xs,
+        ys
+      };
+    });
+    prepared.set(region, rings);
+  }
+  return rings;
 }
 
 /**
@@ -76,6 +114,14 @@ export function pointsAlong(path: Path, step = 1): Point[] {
       y + ((next[1] - y) * part) / parts
     ]);
   });
+}
+
+/** A region moved along, mm. */
+export function movedBy(region: Region, dx: number, dy: number): Region {
+  if (dx === 0 && dy === 0) return region;
+  return region.map((ring) =>
+    ring.map(([x, y]): Point => [roundTo(x + dx, PRECISION), roundTo(y + dy, PRECISION)])
+  );
 }
 
 /** The region mirrored across the straight line through two points. */

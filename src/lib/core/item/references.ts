@@ -68,11 +68,15 @@ type Need = (there: unknown, path: string, kind: string, id: string) => void;
 
 /** Operations name pieces, lines and threads under the same few keys, so one look at the keys serves them all. */
 function checkOperation(item: Item, op: Operation, path: string, need: Need): void {
-  if ('pieceId' in op) need(findPiece(item, op.pieceId), `${path}.pieceId`, 'piece', op.pieceId);
+  if ('pieceId' in op && op.pieceId !== undefined)
+    need(findPiece(item, op.pieceId), `${path}.pieceId`, 'piece', op.pieceId);
   if ('pieceIds' in op)
     op.pieceIds.forEach((id) => need(findPiece(item, id), `${path}.pieceIds`, 'piece', id));
-  if ('lineId' in op) need(findLine(item, op.lineId), `${path}.lineId`, 'line', op.lineId);
-  if (op.do === 'lay' && op.covers) need(findLine(item, op.covers), `${path}.covers`, 'line', op.covers);
+  if ('lineId' in op && op.lineId !== undefined)
+    need(findLine(item, op.lineId), `${path}.lineId`, 'line', op.lineId);
+  if ('covers' in op && op.covers) need(findLine(item, op.covers), `${path}.covers`, 'line', op.covers);
+  if (op.do === 'lay' && op.edge)
+    need(findLine(item, op.edge.lineId), `${path}.edge.lineId`, 'line', op.edge.lineId);
   if ('threadId' in op && op.threadId)
     need(findThread(item, op.threadId), `${path}.threadId`, 'thread', op.threadId);
 }

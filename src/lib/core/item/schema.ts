@@ -24,6 +24,9 @@ export const ChartRow = z.object({
 });
 export type ChartRow = z.infer<typeof ChartRow>;
 
+/** Variants that have this part; every variant where missing. */
+const Variants = z.array(Id).optional();
+
 /** A part of a stop with its own speed, as a zigzag pass before the satin. */
 export const Phase = z.object({
   stitches: z.number().int().min(0).max(2_000_000),
@@ -68,7 +71,8 @@ export const Stop = z.object({
   phases: z.array(Phase).min(1),
   lineIds: z.array(Id).default([]),
   halts: z.boolean().default(true).describe('hands are needed after this stop'),
-  protected: z.boolean().default(false).describe('a bobbin must not run out inside this stop')
+  protected: z.boolean().default(false).describe('a bobbin must not run out inside this stop'),
+  through: z.boolean().default(false).describe('goes through every layer on purpose, as quilting through all')
 });
 export type Stop = z.infer<typeof Stop>;
 
@@ -106,6 +110,8 @@ export const MATERIAL_KINDS = [
   'vinyl',
   'canvas',
   'towelling',
+  'fleece',
+  'stretch-mesh',
   'batting',
   'tear-away',
   'cutaway',
@@ -115,7 +121,8 @@ export const MATERIAL_KINDS = [
   'sticky-wash-away',
   'fusible',
   'heat-adhesive',
-  'zip'
+  'zip',
+  'metal-zip'
 ] as const;
 export const MaterialKind = z.enum(MATERIAL_KINDS);
 export type MaterialKind = z.infer<typeof MaterialKind>;
@@ -146,7 +153,15 @@ export const Piece = z.object({
   shows: z.enum(['front', 'back', 'lining', 'nothing']),
   shape: z.enum(['rough', 'pre-cut']).default('rough'),
   grain: z.enum(['fixed', 'either-way', 'any']).default('any'),
-  overrides: z.object({ margin: Mm.optional(), width: Mm.optional(), height: Mm.optional() }).default({})
+  folded: z.boolean().default(false).describe('lies folded in half, right side out on both faces'),
+  loose: z.boolean().default(false).describe('keeps loose edges that a foot can catch'),
+  template: z
+    .object({ wrongSideUp: z.boolean(), mirrored: z.boolean() })
+    .optional()
+    .describe('how a pre-cut shape was cut: wrong side up it must be mirrored'),
+  overrides: z.object({ margin: Mm.optional(), width: Mm.optional(), height: Mm.optional() }).default({}),
+  from: Id.optional().describe('piece it is cut from in an earlier hooping, so that nothing new is cut'),
+  only: Variants
 });
 export type Piece = z.infer<typeof Piece>;
 
@@ -154,7 +169,8 @@ const StepBase = z.object({
   id: Id,
   hoopingId: Id,
   needs: z.array(Id).default([]).describe('steps that must come before'),
-  note: z.string().max(2000).default('')
+  note: z.string().max(2000).default(''),
+  only: Variants
 });
 export const StopStep = StepBase.extend({
   kind: z.literal('stop'),
@@ -182,7 +198,12 @@ export const Variant = z.object({
   size: z.object({ width: Mm, height: Mm }).describe('outline as stitched, mm'),
   finished: z.object({ width: Mm, height: Mm }).describe('size of the finished item, mm'),
   edge: z.string().max(80),
-  overrides: z.record(z.string(), z.unknown()).default({})
+  overrides: z.record(z.string(), z.unknown()).default({}).describe('answers that differ from the item’s'),
+  lines: z.record(z.string(), Path).default({}).describe('lines that run otherwise in this variant'),
+  phases: z
+    .record(z.string(), z.array(Phase).min(1))
+    .default({})
+    .describe('stitches of stops that differ, by stop')
 });
 export type Variant = z.infer<typeof Variant>;
 

@@ -2,6 +2,7 @@ import {
   findLine,
   findPiece,
   findThread,
+  type EdgeOnLine,
   type Face,
   type Hold,
   type Item,
@@ -85,13 +86,13 @@ const WRITERS: { [K in OperationKind]: Writer<K> } = {
   pin: (op, context) => say(`Pin ${name(op.pieceId, context)}`, `${op.pins} pins, outside the stitching.`),
   unpin: () => say('Take every pin out', 'Count them.'),
   fuse: (op, context) => say(`Fuse ${name(op.pieceId, context)}`, 'Press, do not slide.'),
-  press: () => say('Press'),
+  press: ({ from }) => say('Press', from === 'back' ? 'From the back only.' : ''),
   'press-folds': (op, context) =>
     say(`Press ${length(op.fold, context)} under on ${name(op.pieceId, context)}`, 'Before you start.'),
   flip: (op, context) =>
     say(
       `Flip ${name(op.pieceId, context)}`,
-      `Fold it over at the ${line(op.lineId, context)}. Finger-press along the seam.`
+      `Take the tape off first. Fold it over at the ${line(op.lineId, context)} and finger-press along the seam.`
     ),
   trim: (op, context) =>
     say(
@@ -147,7 +148,37 @@ const WRITERS: { [K in OperationKind]: Writer<K> } = {
   speed: (op) => say(`Set the speed to ${op.spm}`, 'Stitches a minute.'),
   trace: () => say('Trace the design', 'Watch that the needle stays inside the ring.'),
   'insert-run': (op) =>
-    say(`Run ${op.fileName}`, 'Leave this file, load that one, stitch it, load this one again.'),
+    say(
+      `Run “${op.fileName}”`,
+      'Leave this file here. Load that one, stitch it, load this one again and go to the next stop below.'
+    ),
+  float: (op, context) =>
+    say(
+      `Float ${name(op.pieceId, context)}${faceTitle(op.pieceId, op.face, context)}`,
+      op.side === 'below'
+        ? 'Slide it flat under the hoop; the ring does not clamp it.'
+        : 'Lay it flat; the ring does not clamp it.'
+    ),
+  lift: (op, context) =>
+    say(
+      `Lift ${name(op.pieceId, context)} out`,
+      'Ease it off the stabiliser; the stabiliser stays in the ring.'
+    ),
+  mount: (op) =>
+    say(
+      `Move the hoop to mounting position ${op.position}`,
+      'The work stays hooped. Check the space behind the machine.'
+    ),
+  'align-holes': (op, context) =>
+    say(
+      `Take every hard part out of ${name(op.pieceId, context)}`,
+      'Then line up the holes of all its layers.'
+    ),
+  'join-parts': (op) =>
+    say(
+      `Join the parts at ${op.loops} loops`,
+      'From the middle part outwards: pull each button through its loop with a clamp.'
+    ),
   snip: (op) => {
     const where = { front: 'on the front', back: 'on the back', both: 'on both sides' }[op.side];
     return say(`Snip tails and jumps ${where}`, op.jumps > 0 ? `About ${op.jumps}.` : '');
@@ -176,25 +207,48 @@ const WRITERS: { [K in OperationKind]: Writer<K> } = {
     ),
   clip: (op, context) =>
     say('Clip the curves', `Along the ${line(op.lineId, context)}, up to the seam but not into it.`),
-  'turn-through': (op) =>
+  'turn-through': (op, context) =>
+    op.pieceId === undefined
+      ? say(
+          `Turn through the opening${op.lineId === undefined ? '' : ` of the ${line(op.lineId, context)}`}`,
+          'Push the corners out with something blunt, never scissors.'
+        )
+      : say(
+          `Turn through ${name(op.pieceId, context)}`,
+          'Push the corners out with something blunt, never scissors.'
+        ),
+  'close-opening': (op, context) =>
     say(
-      `Turn through the ${op.opening}${op.times === 2 ? ', twice' : ''}`,
-      'Push the corners out with something blunt, never scissors.'
+      `Close the opening of the ${line(op.lineId, context)} by ${op.by}`,
+      'Tuck the edges in, hold them with clips, press, close.'
     ),
-  'close-opening': (op) => say(`Close the ${op.opening} by ${op.by}`),
   punch: (op) => say(op.holes === 1 ? 'Punch the hole' : `Punch ${op.holes} holes`, 'At the marks.'),
   hardware: writeHardware,
   other: (op) => say(op.title)
 };
 
 function writeLay(op: OperationOf<'lay'>, context: WordingContext): Wording {
-  const face =
-    findPiece(context.item, op.pieceId)?.shows === 'nothing' ? '' : `, ${faceWords(op.face, context.hoop)}`;
-  const cover = op.covers
-    ? `Cover the ${line(op.covers, context)} by ${length(op.over, context)} all round.`
-    : 'Where the line shows.';
+  const face = faceTitle(op.pieceId, op.face, context);
+  const cover = op.edge
+    ? `Its edge ${length(op.edge.allowance, context)} over the ${line(op.edge.lineId, context)}, the rest ${bodyWords(op.edge.body, context.hoop)} of it.`
+    : op.covers && op.over > 0
+      ? `Cover the ${line(op.covers, context)} by ${length(op.over, context)} all round.`
+      : op.covers
+        ? `Exactly inside the ${line(op.covers, context)}.`
+        : 'Where the line shows.';
   const where = op.side === 'below' && !context.hoop.turned ? ' Slide it under the hoop.' : '';
   return say(`Lay ${name(op.pieceId, context)}${face}`, `${cover}${where} ${holdWords(op.hold)}`.trim());
+}
+
+function faceTitle(pieceId: string, face: Face, context: WordingContext): string {
+  return findPiece(context.item, pieceId)?.shows === 'nothing' ? '' : `, ${faceWords(face, context.hoop)}`;
+}
+
+/** Which side of a line, as the maker holds the hoop. */
+function bodyWords(body: EdgeOnLine['body'], hoop: HoopState): string {
+  const words = { left: 'to the left', right: 'to the right', up: 'above', down: 'below' };
+  const across = { left: 'right', right: 'left', up: 'up', down: 'down' } as const;
+  return words[hoop.turned ? across[body] : body];
 }
 
 function writeHardware(op: OperationOf<'hardware'>): Wording {
@@ -207,6 +261,8 @@ function writeHardware(op: OperationOf<'hardware'>): Wording {
       );
     case 'eyelet':
       return say(many ? `Set ${op.count} eyelets` : 'Set the eyelet', 'The flange goes on the front.');
+    case 'hook-and-loop':
+      return say('Sew the hook-and-loop on', 'Rounded corners, soft side towards the skin.');
     case 'split-ring':
       return say(many ? 'Put the rings on' : 'Put the ring on');
     case 'ribbon-loop':

@@ -1,4 +1,7 @@
-export { cutSizes, type CutSizes } from './operations';
+export { cutSizes, type CutSizes } from './layer';
 export * from './outside';
 export * from './simulate';
-export * from './state';
+export { type Fold, type Holding, type Layer, type Seam, type StackState, type StackStep } from './state';
+export { gapsOf, LEAST_OPENING_MM, rightSides } from './turning';
+export { clothAlong, hitsOf, liesAt, samplesOf, shareOn } from './under';
+export * from './visible';

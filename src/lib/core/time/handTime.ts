@@ -75,10 +75,13 @@ export function handTime(op: Operation, item: Item, hands: HandTimes, machine: M
       add('resumeAt');
       break;
     case 'turn-through':
-      add(op.times === 2 ? 'turnTwice' : 'turn');
+      add(op.pieceId === undefined ? 'turn' : 'turnAgain');
       break;
     case 'close-opening':
       add(op.by === 'hand' ? 'closeByHand' : 'closeByMachine');
+      break;
+    case 'join-parts':
+      add('joinLoop', op.loops);
       break;
     case 'punch':
       add('punch', op.holes);
@@ -122,6 +125,10 @@ const PLAIN_KEY = {
   flip: 'flip',
   'cut-away-behind': 'cutAway',
   'patch-hole': 'lay',
+  float: 'lay',
+  lift: 'lay',
+  mount: 'hoopOn',
+  'align-holes': 'alignHoles',
   zip: 'checkUnder',
   'topping-on': 'toppingOn',
   'topping-off': 'toppingOff',

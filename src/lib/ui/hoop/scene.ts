@@ -67,7 +67,7 @@ export function hoopScene(item: Item, plan: Plan, step: PlanStep): HoopScene {
     }
     if (earlier.op?.do === 'lay' && (earlier.op.side === 'below') === turned)
       addLaid(scene, item, plan, earlier.op, now);
-    if (now && earlier.op && 'lineId' in earlier.op) {
+    if (now && earlier.op && 'lineId' in earlier.op && earlier.op.lineId !== undefined) {
       const path = findLine(item, earlier.op.lineId)?.path;
       if (path) scene.active.push({ path: seen(path), kind: 'cut' });
     }

@@ -44,7 +44,7 @@
   const holdOf = (value: unknown): { by: string; strips?: number; pins?: number } =>
     value as { by: string; strips?: number; pins?: number };
   const freshHold = (by: string): unknown =>
-    by === 'tape' ? { by, strips: 4 } : by === 'pins' ? { by, pins: 4 } : { by };
+    by === 'tape' ? { by, strips: 4 } : by === 'pins' ? { by, pins: 4, away: 12 } : { by };
 </script>
 
 {#snippet choose(
@@ -135,7 +135,10 @@
           label={hold.by === 'tape' ? 'Strips of tape' : 'Pins'}
           value={hold.strips ?? hold.pins ?? 4}
           onchange={(count) =>
-            set(key, hold.by === 'tape' ? { by: 'tape', strips: count } : { by: 'pins', pins: count })}
+            set(
+              key,
+              hold.by === 'tape' ? { by: 'tape', strips: count } : { by: 'pins', pins: count, away: 12 }
+            )}
           class="w-full"
         />
       {/if}

@@ -2,6 +2,8 @@ import type { OperationKind } from '$lib/core/item';
 
 /** Arguments of an operation that are one of a few words, by `kind.key` or by key alone. */
 const CHOICES: Record<string, Record<string, string>> = {
+  'float.side': { above: 'On top', below: 'Underneath' },
+  'press.from': { front: 'From the front', back: 'From the back only' },
   'lay.side': { above: 'On top', below: 'Underneath' },
   face: { up: 'Right side up, as stitched', down: 'Right side down, as stitched' },
   'trim.side': { outside: 'Outside the line', inside: 'Inside the line' },
@@ -15,7 +17,13 @@ const CHOICES: Record<string, Record<string, string>> = {
     dry: 'It dries overnight'
   },
   'close-opening.by': { hand: 'By hand', machine: 'By machine' },
-  'hardware.kind': { snap: 'Snap', eyelet: 'Eyelet', 'split-ring': 'Ring', 'ribbon-loop': 'Ribbon loop' }
+  'hardware.kind': {
+    snap: 'Snap',
+    eyelet: 'Eyelet',
+    'split-ring': 'Ring',
+    'ribbon-loop': 'Ribbon loop',
+    'hook-and-loop': 'Hook-and-loop'
+  }
 };
 
 export const HOLDS: Record<string, string> = {
@@ -55,13 +63,16 @@ export const ARGUMENTS: Record<
   jumps: { label: 'About how many', kind: 'number' },
   holes: { label: 'Holes', kind: 'number' },
   count: { label: 'How many', kind: 'number' },
-  times: { label: 'Times', kind: 'number' },
+  stitches: { label: 'Stitches', kind: 'number' },
+  position: { label: 'Position', kind: 'number' },
+  loops: { label: 'Loops', kind: 'number' },
+  away: { label: 'Away from the stitching', kind: 'length' },
+  from: { label: 'Iron', kind: 'choice' },
   spm: { label: 'Stitches a minute', kind: 'number' },
   seconds: { label: 'Seconds', kind: 'number' },
   title: { label: 'What to do', kind: 'text' },
   needle: { label: 'Needle', kind: 'text' },
   fileName: { label: 'File', kind: 'text' },
-  opening: { label: 'Opening', kind: 'text' },
   hold: { label: 'Held by', kind: 'hold' },
   sticky: { label: 'Sticky stabiliser', kind: 'yes' }
 };

@@ -1,0 +1,108 @@
+import { bare } from './bare';
+import { bobbin } from './bobbin';
+import { bobbinColour } from './bobbinColour';
+import { caught } from './caught';
+import { colours } from './colours';
+import { covered } from './covered';
+import { covering } from './covering';
+import { faces } from './faces';
+import { field } from './field';
+import { film } from './film';
+import type { Check, CheckContext, Finding } from './finding';
+import { halts } from './halts';
+import { hardParts } from './hardParts';
+import { holding } from './holding';
+import { holes } from './holes';
+import { impossible } from './impossible';
+import { iron } from './iron';
+import { looseEdge } from './looseEdge';
+import { needle } from './needle';
+import { opening } from './opening';
+import { order } from './order';
+import { pile } from './pile';
+import { pins } from './pins';
+import { rawEdge } from './rawEdge';
+import { reachable } from './reachable';
+import { registration } from './registration';
+import { sliding } from './sliding';
+import { slot } from './slot';
+import { stabiliser } from './stabiliser';
+import { tapedFlip } from './tapedFlip';
+import { template } from './template';
+import { through } from './through';
+import { topping } from './topping';
+import { underlay } from './underlay';
+import { untacked } from './untacked';
+import { upperTape } from './upperTape';
+import { uncutWindow } from './window';
+import { zip } from './zip';
+
+/** Every check, one file each. */
+const CHECKS: readonly Check[] = [
+  impossible,
+  order,
+  registration,
+  field,
+  faces,
+  opening,
+  zip,
+  covering,
+  covered,
+  through,
+  reachable,
+  untacked,
+  caught,
+  holding,
+  upperTape,
+  sliding,
+  tapedFlip,
+  pins,
+  hardParts,
+  looseEdge,
+  holes,
+  bare,
+  slot,
+  uncutWindow,
+  stabiliser,
+  rawEdge,
+  pile,
+  topping,
+  underlay,
+  film,
+  iron,
+  template,
+  needle,
+  colours,
+  bobbin,
+  bobbinColour,
+  halts
+];
+
+/** Findings, and those the maker has answered with “meant so”. */
+export interface CheckResult {
+  open: Finding[];
+  answered: { finding: Finding; reason: string }[];
+}
+
+const RANK = { stop: 0, warn: 1, note: 2 };
+
+/**
+ * Runs every check over an item as it is planned and simulated.
+ *
+ * @returns what is open, the gravest first, and what the maker has answered
+ *
+ * @example
+ * runChecks({ item: badgerTab, plan, trace }).open // []
+ */
+export function runChecks(context: CheckContext): CheckResult {
+  const result: CheckResult = { open: [], answered: [] };
+  for (const finding of CHECKS.flatMap((check) => check(context))) {
+    const answer = context.item.answers.find(
+      ({ checkId, stepId }) => checkId === finding.checkId && (stepId ?? null) === finding.stepId
+    );
+    if (answer) result.answered.push({ finding, reason: answer.reason });
+    else result.open.push(finding);
+  }
+  result.open.sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  return result;
+}
