@@ -5,6 +5,7 @@ import { readChart } from '../src/lib/core/intake';
 import type { Item } from '../src/lib/core/item';
 import { plan } from '../src/lib/core/plan';
 import type { Run, RunEvent } from '../src/lib/core/run';
+import { wishes, type Wish } from './demo-items';
 import { defaultSetup, defaultShop, type Setup, type Shop } from '../src/lib/core/shop';
 
 const shop: Shop = {
@@ -57,81 +58,6 @@ const shop: Shop = {
   ]
 };
 
-interface Wish {
-  id: string;
-  name: string;
-  note: string;
-  kind: string;
-  answers: Record<string, unknown>;
-  chart?: string;
-  made: string;
-  machineId: string;
-  hoopId: string;
-}
-
-const wishes: Wish[] = [
-  {
-    id: 'badger-tab',
-    name: 'Badger luggage tab',
-    note: 'The stationmaster. Sells best at the spring gala.',
-    made: '2026-11-04T09:00:00.000Z',
-    kind: 'snap-tab',
-    answers: {},
-    machineId: 'left',
-    hoopId: 'hoop-100',
-    chart: `No  Part        Colour   Stitches   Thread
- 1  placement   grey          120   0.60 m
- 2  tack-down   black         120   0.60 m
- 3  face        white       1,500   8.10 m
- 4  cheeks      pink           60   0.32 m
- 5  eyes        black         900   4.86 m
- 6  outline     white         420   2.10 m`
-  },
-  {
-    id: 'lamp-patch',
-    name: 'Signal lamp patch',
-    note: 'Ironed on the volunteers’ aprons.',
-    made: '2026-11-03T09:00:00.000Z',
-    kind: 'patch',
-    answers: {
-      shape: 'oval',
-      width: 76,
-      height: 76,
-      finish: 'iron-on',
-      ground: { kind: 'canvas', name: 'Navy canvas', colour: '#31405c' }
-    },
-    machineId: 'right',
-    hoopId: 'hoop-100',
-    chart: `1\tlamp body\tslate\t3150\t17.0 m
-2\tglow\tlamp yellow\t2240\t12.1 m
-3\tred glass\tsignal red\t1380\t7.45 m
-4\tletters B V L R\tcream\t1120\t6.0 m
-5\tborder satin\tbrass\t2610\t16.9 m`
-  },
-  {
-    id: 'ticket-tab',
-    name: 'Ticket key fob',
-    note: 'No chart yet: counts are estimates.',
-    made: '2026-11-02T09:00:00.000Z',
-    kind: 'snap-tab',
-    answers: {
-      shape: 'rounded',
-      width: 32,
-      height: 70,
-      closing: 'eyelet',
-      front: { kind: 'vinyl', name: 'Buff vinyl', colour: '#d9bd8b' },
-      back: { kind: 'vinyl', name: 'Buff vinyl', colour: '#d9bd8b' },
-      outline: { name: 'Burgundy', colour: '#6d1f31' },
-      details: [
-        { name: 'Ink black', colour: '#20242c' },
-        { name: 'Burgundy', colour: '#6d1f31' }
-      ]
-    },
-    machineId: 'left',
-    hoopId: 'hoop-100'
-  }
-];
-
 const folder = new URL('../demo/', import.meta.url);
 for (const name of ['items', 'setups', 'runs']) {
   rmSync(new URL(name, folder), { recursive: true, force: true });
@@ -170,7 +96,8 @@ function makeItem(wish: Wish): Item {
     const alignment = align(rows, made.pattern.expected);
     item = assemble(made.pattern, { ...base, chart: { text: wish.chart, setAside: [], rows, alignment } });
   }
-  return { ...item, note: wish.note };
+  const noted = { ...item, note: wish.note };
+  return wish.change ? wish.change(noted) : noted;
 }
 
 /** A run as it might have gone: hands a little off the estimate, a broken thread here, a tea break there. */

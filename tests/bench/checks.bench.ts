@@ -14,20 +14,27 @@ const found = (item: Item, setup: Setup): Finding[] =>
 const keyOf = ({ checkId, stepId, text }: Finding): string => `${checkId} ${stepId ?? ''} ${text}`;
 
 const cases = intactCases();
-const alarms = cases.flatMap((each) => found(each.item, each.setup).map((finding) => `${each.what}: ${finding.text}`));
+const alarms = cases.flatMap((each) =>
+  found(each.item, each.setup).map((finding) => `${each.what}: ${finding.text}`)
+);
 alarms.forEach((alarm) => console.log(`false alarm: ${alarm}`));
 console.log(`${cases.length} intact items, ${alarms.length} false alarms`);
 
 const tally = new Map<string, { mistakes: number; caught: number; harmless: number; flagged: number }>();
 let byTraceAlone = 0;
-for (const base of cases.filter(({ what }) => /(as it stands|school .*|placements all-first), single$/.test(what))) {
+for (const base of cases.filter(({ what }) =>
+  /(as it stands|school .*|placements all-first), single$/.test(what)
+)) {
   const depends = needing(base.item);
   const known = new Map<string, Set<string>>();
   for (const change of changesOf(base)) {
     const setup = `${change.setup.machineId} ${base.setup.hoopId}`;
     let before = known.get(setup);
     if (!before)
-      known.set(setup, (before = new Set(found(base.item, { ...change.setup, hoopId: base.setup.hoopId }).map(keyOf))));
+      known.set(
+        setup,
+        (before = new Set(found(base.item, { ...change.setup, hoopId: base.setup.hoopId }).map(keyOf)))
+      );
     const fresh = found(change.item, change.setup).filter((finding) => !before.has(keyOf(finding)));
     const here = fresh.filter((finding) => isHere(finding, change, depends));
     const row = tally.get(change.kind) ?? { mistakes: 0, caught: 0, harmless: 0, flagged: 0 };
@@ -40,18 +47,25 @@ for (const base of cases.filter(({ what }) => /(as it stands|school .*|placement
     } else {
       row.harmless++;
       if (fresh.length > 0) row.flagged++;
-      if (fresh.length > 0 && list) console.log(`flagged: ${change.kind}: ${base.what}: ${change.what}`, fresh.map(keyOf));
+      if (fresh.length > 0 && list)
+        console.log(`flagged: ${change.kind}: ${base.what}: ${change.what}`, fresh.map(keyOf));
     }
   }
 }
 
 /** At the changed step or one that depends on it; where a step is gone, the item as a whole is the place too. */
-function isHere({ stepId }: Finding, { steps, gone }: Change, depends: (step: string, other: string) => boolean): boolean {
+function isHere(
+  { stepId }: Finding,
+  { steps, gone }: Change,
+  depends: (step: string, other: string) => boolean
+): boolean {
   if (stepId === null) return gone;
   return steps.includes(stepId) || steps.some((step) => depends(stepId, step));
 }
 
-for (const [kind, { mistakes, caught, harmless, flagged }] of [...tally].sort(([a], [b]) => a.localeCompare(b)))
+for (const [kind, { mistakes, caught, harmless, flagged }] of [...tally].sort(([a], [b]) =>
+  a.localeCompare(b)
+))
   console.log(`${kind}: ${caught} of ${mistakes} caught; ${flagged} of ${harmless} harmless ones flagged`);
 const sum = (key: 'mistakes' | 'caught' | 'harmless' | 'flagged'): number =>
   [...tally.values()].reduce((total, row) => total + row[key], 0);

@@ -70,15 +70,25 @@ describe('the ribbon', () => {
 });
 
 describe('the hoop drawing', () => {
+  const trace = simulate(tab, cutSizes(planned.cuts));
   const sceneAt = (id: string): ReturnType<typeof hoopScene> => {
     const step = planned.steps.find((candidate) => candidate.id === id);
     if (!step) throw new Error(id);
-    return hoopScene(tab, planned, step);
+    return hoopScene(tab, planned, step, trace);
   };
   it('shows the piece to lay at its cut size over the line it must cover, and where tape goes', () => {
     const scene = sceneAt('lay-front');
-    expect(scene.cloths).to.deep.equal([
-      { name: 'FRONT', colour: '#3d4a66', x: -27.5, y: -60, width: 55, height: 120, now: true }
+    expect(scene.cloths.map((cloth) => ({ ...cloth, rings: undefined }))).to.deep.equal([
+      {
+        name: 'FRONT',
+        colour: '#3d4a66',
+        x: -27.5,
+        y: -60,
+        width: 55,
+        height: 120,
+        now: true,
+        rings: undefined
+      }
     ]);
     expect(scene.over?.mm).to.equal(12);
     expect(scene.tape).to.have.length(4);
@@ -114,7 +124,7 @@ describe('the stack drawing', () => {
       'STABILISER: hooped, stitched; null',
       'FRONT: right side away, taped, stitched; far'
     ]);
-    expect(rows('turn-back')[0]).to.equal('FRONT: right side to you, taped, stitched; near');
+    expect(rows('turn-over-4')[0]).to.equal('FRONT: right side to you, taped, stitched; near');
   });
   it('emphasises what the step changed, and draws tape and ring where they are', () => {
     const { rows: all } = sideAt('lay-back');
@@ -127,12 +137,21 @@ describe('the stack drawing', () => {
     const marks = sideAt('stop-6').seams;
     expect(marks.map(({ x, from, to, numbers, now }) => [x, from, to, numbers, now])).to.deep.equal([
       [-15, 0, 2, '1, 2, 6', true],
-      [15, 0, 2, '1, 2, 6', true]
+      [15, 0, 2, '1, 2, 6', true],
+      // The field of the details, and the hole marks in the middle, which the outline’s row holds too.
+      [-11, 0, 1, '3, 4, 5', false],
+      [11, 0, 1, '3, 4, 5', false],
+      [0, 0, 2, '6', true]
     ]);
     expect(sideAt('stop-1').seams[0]).to.include({ from: 0, to: 0 });
   });
   it('says what one sees in the end, once the work is out of the hoop', () => {
-    expect(sideAt('inspect').ends).to.equal(null);
-    expect(sideAt('hardware').ends).to.equal('You see in front FRONT, right side; behind BACK, right side.');
+    expect(sideAt('inspect').ends).to.deep.equal([]);
+    expect(sideAt('hardware').ends).to.deep.equal([
+      { label: 'In front', text: 'FRONT, right side' },
+      { label: 'Behind', text: 'BACK, right side' },
+      { label: 'Thread in front', text: 'stops 2, 3, 4, 5, 6' },
+      { label: 'Thread behind', text: 'stops 6' }
+    ]);
   });
 });

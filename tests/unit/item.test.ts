@@ -22,9 +22,9 @@ const ids = (item: Item): string[] => item.steps.map(({ id }) => id);
 describe('edits of an item', () => {
   it('add a hand step behind another, or at the start', () => {
     const op = newOperation('trace', tab) as NonNullable<ReturnType<typeof newOperation>>;
-    expect(ids(addHandStep(tab, 'hoop-on', 'new', op)).slice(0, 4)).to.deep.equal([
+    expect(ids(addHandStep(tab, 'hoop-on-1', 'new', op)).slice(0, 4)).to.deep.equal([
       'hoop',
-      'hoop-on',
+      'hoop-on-1',
       'new',
       'stop-1'
     ]);
@@ -32,10 +32,10 @@ describe('edits of an item', () => {
     expect(() => addHandStep(tab, 'nowhere', 'new', op)).to.throw(RangeError, 'no step nowhere');
   });
   it('move a step up, down, and behind another', () => {
-    expect(ids(moveStep(tab, 'hoop-on', -1)).slice(0, 2)).to.deep.equal(['hoop-on', 'hoop']);
+    expect(ids(moveStep(tab, 'hoop-on-1', -1)).slice(0, 2)).to.deep.equal(['hoop-on-1', 'hoop']);
     expect(moveStep(tab, 'hoop', -1)).to.equal(tab);
     expect(ids(moveStepAfter(tab, 'hoop', 'stop-1')).slice(0, 3)).to.deep.equal([
-      'hoop-on',
+      'hoop-on-1',
       'stop-1',
       'hoop'
     ]);

@@ -100,12 +100,11 @@ describe('plan', () => {
     // 60 stitches at 800 spm 4.5 s, 4 s to start and halt, 6 s trim, 10 s change.
     expect(stepOf(onRight.steps, 'stop-4').running.value).to.equal(24.5);
   });
-  it('warns when the outline does not fit the field, and when the machine is gone', () => {
+  it('warns when the machine is gone', () => {
     const wide = makeItem('snap-tab', { width: 120, height: 94 });
     const setup = { ...defaultSetup(wide, shop), hoopId: 'hoop-100', machineId: 'sold' };
     expect(plan(wide, setup, shop).warnings.map(({ id, severity }) => `${severity} ${id}`)).to.deep.equal([
-      'warn machine-gone',
-      'stop outside-field'
+      'warn machine-gone'
     ]);
   });
   it('counts fray fluid as waiting, not as hands', () => {

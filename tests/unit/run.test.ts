@@ -122,7 +122,7 @@ describe('run: predicted against actual', () => {
       ['start', null, 0],
       ['done', 'set-up', 100],
       ['done', 'hoop', 250],
-      ['done', 'hoop-on', 270],
+      ['done', 'hoop-on-1', 270],
       ['done', 'thread-before-stop-1', 370],
       ['done', 'stop-1', 400],
       ['stop-early', 'lay-front', 410]
@@ -150,7 +150,7 @@ describe('run: looking ahead', () => {
     expect(timesFrom(badger, badger.steps.length)).to.deep.equal({ hands: 0, needle: 0, waiting: 0 });
   });
   it('says which thread and which piece come next', () => {
-    const ahead = lookAhead(badger, indexOf('turn-over'), 0);
+    const ahead = lookAhead(badger, indexOf('turn-over-3'), 0);
     expect([ahead.thread?.name, ahead.piece?.name, ahead.nextStop?.id, ahead.next?.id]).to.deep.equal([
       'White',
       'BACK',

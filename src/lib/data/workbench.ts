@@ -1,8 +1,7 @@
-import { runChecks } from '$lib/core/checks';
+import { review } from '$lib/core/checks';
 import type { Item } from '$lib/core/item';
-import { plan, type Plan } from '$lib/core/plan';
+import type { Plan } from '$lib/core/plan';
 import type { Setup, Shop } from '$lib/core/shop';
-import { cutSizes, simulate } from '$lib/core/stack';
 import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
 import { getShop } from './shop';
@@ -32,9 +31,8 @@ export async function plannedItems(): Promise<PlannedItem[]> {
   const [items, setups, shop] = await Promise.all([listItems(), db.setups.toArray(), getShop()]);
   const setupOf = new Map(setups.map((setup) => [setup.itemId, setup]));
   return items.map((item): PlannedItem => {
-    const planned = plan(item, setupOf.get(item.id), shop);
-    const trace = simulate(item, cutSizes(planned.cuts));
-    const said = [...planned.warnings, ...runChecks({ item, plan: planned, trace }).open];
-    return { item, plan: planned, toLookAt: said.filter(({ severity }) => severity !== 'note').length };
+    const { plan, checked } = review(item, setupOf.get(item.id), shop);
+    const said = [...plan.warnings, ...checked.open];
+    return { item, plan, toLookAt: said.filter(({ severity }) => severity !== 'note').length };
   });
 }

@@ -15,6 +15,7 @@
 <header class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
   <h1 class="text-3xl">{plan.itemName}</h1>
   <p class="text-soft" title={formatSize(plan.finished, otherUnit(plan.unit))}>
+    {#if plan.variant.name !== 'As drawn'}{plan.variant.name} ·{/if}
     finished {formatSize(plan.finished, plan.unit)} · {plan.hoop.name.toLowerCase()}
     {formatSize(plan.hoop.field, plan.unit)} · {plan.machine.name.toLowerCase()}
   </p>

@@ -3,5 +3,6 @@ export const NAVIGATION = [
   { href: '/', name: 'Bench' },
   { href: '/items', name: 'Shelf' },
   { href: '/log', name: 'Log' },
+  { href: '/guide', name: 'Guide' },
   { href: '/shop', name: 'Shop' }
 ] as const;

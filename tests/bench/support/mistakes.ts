@@ -2,7 +2,6 @@
  * Changes of an intact item, made from its operations. Whether a change is a mistake is decided by what its
  * construction declares (needs, faces, covers, truths), never by a check.
  */
-import type { Truth } from '../../../src/lib/core/constructions';
 import {
   editStep,
   editStop,
@@ -18,7 +17,8 @@ import {
   type Step
 } from '../../../src/lib/core/item';
 import { extents } from '../../../src/lib/core/geometry';
-import { benchShop, type Case } from './intact';
+import type { Case } from './intact';
+import { colours, materials, shapes } from './mistakesOfMatter';
 import type { Setup } from '../../../src/lib/core/shop';
 
 export interface Change {
@@ -36,9 +36,11 @@ export interface Change {
 /** Materials without a wrong side, as the craft has them. */
 const TWO_SIDED: MaterialKind[] = ['felt', 'batting', 'towelling', 'stretch-mesh'];
 
-type Hand<K extends OperationKind> = HandStep & { op: OperationOf<K> };
-const hands = <K extends OperationKind>(item: Item, ...kinds: K[]): Hand<K>[] =>
-  item.steps.filter((step): step is Hand<K> => step.kind === 'hand' && (kinds as string[]).includes(step.op.do));
+export type Hand<K extends OperationKind> = HandStep & { op: OperationOf<K> };
+export const hands = <K extends OperationKind>(item: Item, ...kinds: K[]): Hand<K>[] =>
+  item.steps.filter(
+    (step): step is Hand<K> => step.kind === 'hand' && (kinds as string[]).includes(step.op.do)
+  );
 
 /** Every change of an item there is, of every kind. */
 export function changesOf(base: Case): Change[] {
@@ -54,7 +56,8 @@ export function changesOf(base: Case): Change[] {
     mistake: boolean,
     more: Partial<Change> = {}
   ): Change => ({ kind, what, item: next, setup, steps, mistake, gone: false, ...more });
-  const withOp = (step: HandStep, op: object): Item => editStep(item, step.id, { op: { ...step.op, ...op } as HandStep['op'] });
+  const withOp = (step: HandStep, op: object): Item =>
+    editStep(item, step.id, { op: { ...step.op, ...op } as HandStep['op'] });
   const needs = needing(item);
 
   const lays = hands(item, 'lay').flatMap((step): Change[] => {
@@ -70,20 +73,38 @@ export function changesOf(base: Case): Change[] {
     const at = item.steps.indexOf(step);
     const underNeedle = item.steps
       .slice(at + 1, endOfHooping(item, at))
-      .some((later) => later.kind === 'stop' && pinnedOn !== undefined && stopOf(item, later)?.lineIds.includes(pinnedOn));
+      .some(
+        (later) =>
+          later.kind === 'stop' && pinnedOn !== undefined && stopOf(item, later)?.lineIds.includes(pinnedOn)
+      );
     const previous = item.steps.slice(0, at).findLastIndex(({ kind }) => kind === 'stop');
     const stop = item.steps[previous];
     return [
-      change('wrong face', op.pieceId, withOp(step, { face: op.face === 'up' ? 'down' : 'up' }), [step.id], oneSided),
+      change(
+        'wrong face',
+        op.pieceId,
+        withOp(step, { face: op.face === 'up' ? 'down' : 'up' }),
+        [step.id],
+        oneSided
+      ),
       change(
         'too small',
         op.pieceId,
-        { ...item, pieces: item.pieces.map((each) => (each.id === piece.id ? { ...each, overrides: small } : each)) },
+        {
+          ...item,
+          pieces: item.pieces.map((each) => (each.id === piece.id ? { ...each, overrides: small } : each))
+        },
         naming(item, piece.id),
         piece.covers !== null
       ),
       change('missing tape', op.pieceId, withOp(step, { hold: { by: 'nothing' } }), [step.id], held),
-      change('pin in the path', op.pieceId, withOp(step, { hold: { by: 'pins', pins: 4, away: 2 } }), [step.id], underNeedle),
+      change(
+        'pin in the path',
+        op.pieceId,
+        withOp(step, { hold: { by: 'pins', pins: 4, away: 2 } }),
+        [step.id],
+        underNeedle
+      ),
       ...(stop
         ? [
             change(
@@ -102,7 +123,15 @@ export function changesOf(base: Case): Change[] {
     const before = item.steps[index];
     if (!before) return [];
     const swapped = moveStepAfter(item, step.id, item.steps[index - 1]?.id ?? null);
-    return [change('swapped steps', `${before.id} and ${step.id}`, swapped, [before.id, step.id], step.needs.includes(before.id))];
+    return [
+      change(
+        'swapped steps',
+        `${before.id} and ${step.id}`,
+        swapped,
+        [before.id, step.id],
+        step.needs.includes(before.id)
+      )
+    ];
   });
 
   const trims = hands(item, 'trim').flatMap((step): Change[] => {
@@ -115,8 +144,24 @@ export function changesOf(base: Case): Change[] {
         ['satin-edge', 'applique-edge'].includes(stopOf(item, later)?.role ?? '')
     );
     return [
-      change('trimmed too wide', step.id, withOp(step, { margin: step.op.side === 'outside' ? 6 : -0 + 6 }), [step.id], edged),
-      ...(cover ? [change('trim after cover', step.id, moveStepAfter(item, step.id, cover.id), [step.id, cover.id], needs(cover.id, step.id))] : [])
+      change(
+        'trimmed too wide',
+        step.id,
+        withOp(step, { margin: step.op.side === 'outside' ? 6 : -0 + 6 }),
+        [step.id],
+        edged
+      ),
+      ...(cover
+        ? [
+            change(
+              'trim after cover',
+              step.id,
+              moveStepAfter(item, step.id, cover.id),
+              [step.id, cover.id],
+              needs(cover.id, step.id)
+            )
+          ]
+        : [])
     ];
   });
 
@@ -157,14 +202,29 @@ const LEFT_OUT: Partial<Record<OperationKind, string>> = {
   lay: 'piece'
 };
 
-type Make = (kind: string, what: string, next: Item, steps: string[], mistake: boolean, more?: Partial<Change>) => Change;
+/** Makes a change of the item at hand. */
+export type Make = (
+  kind: string,
+  what: string,
+  next: Item,
+  steps: string[],
+  mistake: boolean,
+  more?: Partial<Change>
+) => Change;
 
 /** The work leaves the ring between two stops that must register. */
 function unhoops({ item }: Case, change: Make): Change[] {
   return item.steps.flatMap((step, at): Change[] => {
     const before = item.steps.slice(0, at).findLast(({ kind }) => kind === 'stop');
     if (step.kind !== 'stop' || !before || before.hoopingId !== step.hoopingId) return [];
-    const out: Step = { kind: 'hand', id: 'out', hoopingId: step.hoopingId, needs: [], note: '', op: { do: 'unhoop' } };
+    const out: Step = {
+      kind: 'hand',
+      id: 'out',
+      hoopingId: step.hoopingId,
+      needs: [],
+      note: '',
+      op: { do: 'unhoop' }
+    };
     const next = { ...item, steps: [...item.steps.slice(0, at), out, ...item.steps.slice(at)] };
     return [change('unhooped too early', step.id, next, ['out', step.id], true)];
   });
@@ -178,109 +238,28 @@ function halts({ item, setup }: Case, change: Make): Change[] {
     const runsOn = editStop(item, stop.id, { halts: false });
     return [
       change('missing halt', step.id, runsOn, [step.id], true, { setup: { ...setup, machineId: 'multi' } }),
-      change('missing halt', `${step.id}, single needle`, runsOn, [step.id], false, { setup: { ...setup, machineId: 'single' } })
-    ];
-  });
-}
-
-function materials({ item, pattern }: Case, change: Make): Change[] {
-  const withPiece = (id: string, more: object, kind?: MaterialKind): Item => ({
-    ...item,
-    pieces: item.pieces.map((piece) =>
-      piece.id === id ? { ...piece, ...more, material: { ...piece.material, kind: kind ?? piece.material.kind } } : piece
-    )
-  });
-  return item.pieces.flatMap((piece): Change[] => {
-    const truth = pattern.truths.find(
-      (each): each is Extract<Truth, { kind: 'stabiliser' }> => each.kind === 'stabiliser' && each.pieceId === piece.id
-    );
-    const steps = naming(item, piece.id);
-    const carries = hands(item, 'hoop').some(({ op }) => op.pieceIds[0] === piece.id);
-    return [
-      ...(carries
-        ? (['tear-away', 'cutaway', 'wash-away-mesh'] as const)
-            .filter((kind) => kind !== piece.material.kind)
-            .map((kind) =>
-              change('wrong stabiliser', `${piece.id} in ${kind}`, withPiece(piece.id, {}, kind), steps, truth !== undefined && !truth.kinds.includes(kind))
-            )
-        : []),
-      ...(carries && piece.plies > 1
-        ? [change('light stabiliser', piece.id, withPiece(piece.id, { plies: 1 }), steps, truth !== undefined && truth.plies > 1)]
-        : []),
-      ...(piece.material.kind === 'zip'
-        ? [change('metal zip', piece.id, withPiece(piece.id, {}, 'metal-zip'), steps, true)]
-        : [])
-    ];
-  });
-}
-
-function shapes({ item, setup, pattern }: Case, change: Make): Change[] {
-  const using = (lineId: string): string[] =>
-    item.steps.filter((step) => step.kind === 'stop' && stopOf(item, step)?.lineIds.includes(lineId)).map(({ id }) => id);
-  const turned = new Set(hands(item, 'turn-through').map(({ op }) => op.lineId));
-  const openings = item.lines.flatMap((line) => {
-    if (!turned.has(line.id)) return [];
-    const withGaps = (gaps: typeof line.gaps): Item => ({
-      ...item,
-      lines: item.lines.map((each) => (each.id === line.id ? { ...each, gaps } : each))
-    });
-    return [
-      change('opening too small', line.id, withGaps([{ from: 10, to: 50 }]), using(line.id), true),
-      change('no opening', line.id, withGaps([]), using(line.id), true)
-    ];
-  });
-  const zips = hands(item, 'zip').map((step) =>
-    change('zip closed', step.id, editStep(item, step.id, { op: { ...step.op, to: 'closed' } }), [step.id], true)
-  );
-  const { size } = pattern.variant;
-  const stops = item.steps.filter(({ kind }) => kind === 'stop').map(({ id }) => id);
-  const hoops = benchShop.hoops
-    .filter(({ id }) => id !== setup.hoopId)
-    .map((hoop) =>
-      change('other hoop', hoop.id, item, stops, size.width > hoop.field.width || size.height > hoop.field.height, {
-        setup: { ...setup, hoopId: hoop.id }
+      change('missing halt', `${step.id}, single needle`, runsOn, [step.id], false, {
+        setup: { ...setup, machineId: 'single' }
       })
-    );
-  return [...openings, ...zips, ...hoops];
-}
-
-function colours({ item, pattern }: Case, change: Make, ids: (key: string) => string[]): Change[] {
-  const other = { id: 'thread-other', name: 'Another', colour: '#12ab34' };
-  const added = { ...item, threads: [...item.threads, other] };
-  const shared = pattern.truths.flatMap((truth) => {
-    if (truth.kind !== 'one-colour') return [];
-    const steps = truth.steps.flatMap(ids);
-    const [first] = steps.flatMap((id) => item.steps.find((step) => step.id === id) ?? []);
-    if (first?.kind !== 'stop') return [];
-    return [change('two colours on one line', first.id, editStop(added, first.stopId, { threadId: other.id }), steps, true)];
+    ];
   });
-  const bobbins = hands(item, 'bobbin').flatMap((step) =>
-    step.op.threadId === undefined
-      ? []
-      : [
-          change(
-            'mismatched bobbin',
-            step.id,
-            editStep(added, step.id, { op: { ...step.op, threadId: other.id } }),
-            [step.id],
-            pattern.truths.some((truth) => truth.kind === 'must' && truth.step === step.id)
-          )
-        ]
-  );
-  return [...shared, ...bobbins];
 }
 
-function stopOf(item: Item, step: Step): Item['files'][number]['stops'][number] | undefined {
-  return step.kind === 'stop' ? item.files.flatMap(({ stops }) => stops).find(({ id }) => id === step.stopId) : undefined;
+export function stopOf(item: Item, step: Step): Item['files'][number]['stops'][number] | undefined {
+  return step.kind === 'stop'
+    ? item.files.flatMap(({ stops }) => stops).find(({ id }) => id === step.stopId)
+    : undefined;
 }
 
 function endOfHooping(item: Item, at: number): number {
-  const out = item.steps.slice(at).findIndex((step) => step.kind === 'hand' && ['unhoop', 'unpin'].includes(step.op.do));
+  const out = item.steps
+    .slice(at)
+    .findIndex((step) => step.kind === 'hand' && ['unhoop', 'unpin'].includes(step.op.do));
   return out < 0 ? item.steps.length : at + out;
 }
 
 /** Steps that name a piece. */
-function naming(item: Item, pieceId: string): string[] {
+export function naming(item: Item, pieceId: string): string[] {
   return item.steps
     .filter((step) => step.kind === 'hand' && JSON.stringify(step.op).includes(`"${pieceId}"`))
     .map(({ id }) => id);

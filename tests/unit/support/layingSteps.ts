@@ -95,7 +95,14 @@ export const LAYING_STEPS: Expected[] = [
     caution: /Open a window/
   },
   {
-    op: { do: 'lay', pieceId: 'back', side: 'above', face: 'up', over: 0, hold: { by: 'pins', pins: 3 } },
+    op: {
+      do: 'lay',
+      pieceId: 'back',
+      side: 'above',
+      face: 'up',
+      over: 0,
+      hold: { by: 'pins', pins: 3, away: 12 }
+    },
     title: 'Lay BACK, right side to you',
     detail: /3 pins, outside the stitching/,
     mark: 'lay',
@@ -146,7 +153,7 @@ export const LAYING_STEPS: Expected[] = [
     seconds: 45
   },
   {
-    op: { do: 'pin', pieceId: 'front', pins: 6 },
+    op: { do: 'pin', pieceId: 'front', pins: 6, away: 12 },
     title: 'Pin FRONT',
     detail: /6 pins/,
     mark: 'hold',
@@ -162,7 +169,58 @@ export const LAYING_STEPS: Expected[] = [
     seconds: 45,
     caution: /Hot iron/
   },
-  { op: { do: 'press' }, title: 'Press', detail: /^$/, mark: 'heat', seconds: 45, caution: /Hot iron/ },
+  {
+    op: { do: 'press', from: 'front' },
+    title: 'Press',
+    detail: /^$/,
+    mark: 'heat',
+    seconds: 45,
+    caution: /Hot iron/
+  },
+  {
+    op: { do: 'press', from: 'back' },
+    title: 'Press',
+    detail: /From the back only/,
+    mark: 'heat',
+    seconds: 45,
+    caution: /Hot iron/
+  },
+  {
+    op: {
+      do: 'lay',
+      pieceId: 'front',
+      side: 'above',
+      face: 'down',
+      over: 0,
+      edge: { lineId: 'outline', body: 'down', allowance: 12 },
+      hold: { by: 'nothing' }
+    },
+    title: 'Lay FRONT, face down',
+    detail: /Its edge 12 mm over the outline, the rest below it/,
+    mark: 'lay',
+    seconds: 30
+  },
+  {
+    op: { do: 'float', pieceId: 'back', side: 'below', face: 'up' },
+    title: 'Float BACK, right side to you',
+    detail: /under the hoop; the ring does not clamp it/,
+    mark: 'lay',
+    seconds: 30
+  },
+  {
+    op: { do: 'lift', pieceId: 'front' },
+    title: 'Lift FRONT out',
+    detail: /stays in the ring/,
+    mark: 'lay',
+    seconds: 30
+  },
+  {
+    op: { do: 'align-holes', pieceId: 'front' },
+    title: 'Take every hard part out of FRONT',
+    detail: /line up the holes/,
+    mark: 'look',
+    seconds: 60
+  },
   {
     op: { do: 'press-folds', pieceId: 'back', fold: 12 },
     title: 'Press 12 mm under on BACK',

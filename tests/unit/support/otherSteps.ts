@@ -108,9 +108,9 @@ export const OTHER_STEPS: Expected[] = [
     caution: /carriage/
   },
   {
-    op: { do: 'insert-run', fileName: 'the name' },
-    title: 'Run the name',
-    detail: /load this one again/,
+    op: { do: 'insert-run', fileName: 'Bramble', pieceId: 'front', stitches: 0 },
+    title: 'Run “Bramble”',
+    detail: /Leave this file.*stitch it on FRONT/,
     mark: 'machine',
     seconds: 90 + 120
   },
@@ -179,32 +179,53 @@ export const OTHER_STEPS: Expected[] = [
     seconds: 28.5
   },
   {
-    op: { do: 'turn-through', opening: 'opening', times: 1 },
-    title: 'Turn through the opening',
+    op: { do: 'turn-through', lineId: 'outline' },
+    title: 'Turn through the opening of the outline',
     detail: /never scissors/,
     mark: 'fold',
     seconds: 180
   },
   {
-    op: { do: 'turn-through', opening: 'lining', times: 2 },
-    title: 'Turn through the lining, twice',
+    op: { do: 'turn-through', pieceId: 'front' },
+    title: 'Turn through FRONT',
     detail: /blunt/,
     mark: 'fold',
-    seconds: 300
+    seconds: 120
   },
   {
-    op: { do: 'close-opening', opening: 'opening', by: 'hand' },
-    title: 'Close the opening by hand',
-    detail: /^$/,
+    op: { do: 'close-opening', lineId: 'outline', by: 'hand' },
+    title: 'Close the opening of the outline by hand',
+    detail: /clips/,
     mark: 'fasten',
     seconds: 240
   },
   {
-    op: { do: 'close-opening', opening: 'opening', by: 'machine' },
-    title: 'Close the opening by machine',
-    detail: /^$/,
+    op: { do: 'close-opening', lineId: 'outline', by: 'machine' },
+    title: 'Close the opening of the outline by machine',
+    detail: /press/,
     mark: 'fasten',
     seconds: 90
+  },
+  {
+    op: { do: 'join-parts', loops: 4 },
+    title: 'Join the parts at 4 loops',
+    detail: /button through its loop/,
+    mark: 'fasten',
+    seconds: 180
+  },
+  {
+    op: { do: 'mount', position: 2 },
+    title: 'Move the hoop to mounting position 2',
+    detail: /behind the machine/,
+    mark: 'move',
+    seconds: 20
+  },
+  {
+    op: { do: 'hardware', kind: 'hook-and-loop', count: 1 },
+    title: 'Sew the hook-and-loop on',
+    detail: /Rounded corners/,
+    mark: 'fasten',
+    seconds: 15
   },
   {
     op: { do: 'punch', holes: 2 },

@@ -22,8 +22,7 @@ export const colours: Check = (context) => {
   const onPath = new Map<string, Run[]>();
   for (const run of runsOf(context)) {
     if (!LINES.includes(run.role) || run.lineIds.length === 0 || !run.stop) continue;
-    const path = run.lineIds.join(' ');
-    onPath.set(path, [...(onPath.get(path) ?? []), run]);
+    for (const line of run.lineIds) onPath.set(line, [...(onPath.get(line) ?? []), run]);
   }
   return [...onPath.values()].flatMap((all): Finding[] => {
     const final = all.at(-1);

@@ -1,7 +1,6 @@
-import { extents } from '$lib/core/geometry';
+import { extents, type Point } from '$lib/core/geometry';
 import { findPiece, type Item } from '$lib/core/item';
 import { liesAt, type Layer } from '$lib/core/stack';
-import type { Point } from '$lib/core/geometry';
 import { handed, layStepOf, type Check, type CheckContext, type Finding } from './finding';
 
 /** Zips that break needles, that are closed when the work is covered, or that lead into stabiliser. */
@@ -39,6 +38,7 @@ function closed(context: CheckContext): Finding[] {
   const { item } = context;
   const turns = handed(context, 'turn-through').some(({ op }) => op.pieceId !== undefined);
   if (!turns) return [];
+  const said = new Set<string>();
   return handed(context, 'lay').flatMap(({ op, step, after }): Finding[] => {
     const flipped = item.steps.some(
       (each) => each.kind === 'hand' && each.op.do === 'flip' && each.op.pieceId === op.pieceId
@@ -46,8 +46,9 @@ function closed(context: CheckContext): Finding[] {
     const layer = after.state.layers.find(({ pieceId }) => pieceId === op.pieceId);
     if (flipped || op.side === 'below' || !layer) return [];
     return after.state.layers.flatMap((under): Finding[] => {
-      if (under.zip !== 'closed' || under === layer || !middle(under).some((point) => liesAt(layer, point)))
-        return [];
+      if (under.zip !== 'closed' || under === layer || said.has(under.pieceId)) return [];
+      if (!middle(under).some((point) => liesAt(layer, point))) return [];
+      said.add(under.pieceId);
       return [
         {
           checkId: 'zip',
@@ -94,9 +95,6 @@ function blocked(context: CheckContext): Finding[] {
 function middle(layer: Layer): Point[] {
   const points = layer.outline.flat();
   if (points.length === 0) return [];
-  const { minX, maxX, minY, maxY, width } = extents({ closed: true, points });
-  return [0.3, 0.4, 0.5, 0.6, 0.7].map((share): Point => [
-    minX + width * share,
-    (minY + maxY) / 2 + 0 * maxX
-  ]);
+  const { minX, minY, maxY, width } = extents({ closed: true, points });
+  return [0.3, 0.4, 0.5, 0.6, 0.7].map((share): Point => [minX + width * share, (minY + maxY) / 2]);
 }

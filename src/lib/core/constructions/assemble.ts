@@ -249,11 +249,11 @@ function withThread(
   ofStop: (key: string) => string | undefined,
   named: Map<string, string>
 ): Operation {
-  if (!('threadId' in op) || op.threadId === undefined || op.do === 'thread') return op;
+  if (op.do !== 'bobbin' && op.do !== 'insert-run') return op;
+  if (op.threadId === undefined) return op;
   const [from, key] = op.threadId.split(':');
   const threadId = from === 'stop' ? ofStop(key ?? '') : named.get(key ?? '');
-  const { threadId: _named, ...rest } = op;
-  return threadId === undefined ? rest : { ...rest, threadId };
+  return { ...op, threadId };
 }
 
 /** A machine must halt after every stop that hands follow. */

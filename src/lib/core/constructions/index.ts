@@ -20,6 +20,7 @@ import { topper } from './topper';
 import { turnedFlat } from './turnedFlat';
 import { zipPouch } from './zipPouch';
 
+export { addVariant } from './addVariant';
 export { align, type Alignment, type FixedMatch, type RowMatch } from './align';
 export { assemble, type AssembleInput, type ChartInput } from './assemble';
 export type { AnyConstruction, Question } from './construction';

@@ -35,6 +35,9 @@ export type StopPart = Pick<ExpectedStop, 'name' | 'role' | 'words'> &
     thread?: DetailColour | DetailColour[];
   };
 
+/** Steps before any hooping belong to the first. */
+const FIRST = 'hooping-1';
+
 /** Moves of the hoop: each needs the one before. */
 const MOVES: readonly OperationKind[] = [
   'hoop',
@@ -255,7 +258,7 @@ export class Sequence {
     const needs = [...new Set(entry.needs)].filter(
       (need) => need !== (entry.kind === 'hand' ? entry.id : entry.key)
     );
-    this.#pattern.entries.push({ ...entry, needs, hoopingId: this.#hooping });
+    this.#pattern.entries.push({ ...entry, needs, hoopingId: this.#hooping || FIRST });
   }
 
   #estimate(role: Role, lineIds: string[], passes: number, width: number | undefined): Phase[] {

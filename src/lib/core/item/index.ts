@@ -5,3 +5,4 @@ export * from './operation';
 export * from './references';
 export * from './roles';
 export * from './schema';
+export * from './variant';

@@ -91,15 +91,15 @@ export const StitchFile = z.object({
 });
 export type StitchFile = z.infer<typeof StitchFile>;
 
+/** Openings left in a line, mm along its path. */
+const Gaps = z.array(z.object({ from: Mm, to: Mm })).default([]);
+
 export const Line = z.object({
   id: Id,
   name: z.string().min(1).max(80),
   frame: Id.describe('the hooping in which this line registers'),
   path: Path,
-  gaps: z
-    .array(z.object({ from: Mm, to: Mm }))
-    .default([])
-    .describe('openings, mm along the path')
+  gaps: Gaps
 });
 export type Line = z.infer<typeof Line>;
 
@@ -199,7 +199,10 @@ export const Variant = z.object({
   finished: z.object({ width: Mm, height: Mm }).describe('size of the finished item, mm'),
   edge: z.string().max(80),
   overrides: z.record(z.string(), z.unknown()).default({}).describe('answers that differ from the item’s'),
-  lines: z.record(z.string(), Path).default({}).describe('lines that run otherwise in this variant'),
+  lines: z
+    .record(z.string(), z.object({ path: Path, gaps: Gaps }))
+    .default({})
+    .describe('lines that run otherwise in this variant, by line'),
   phases: z
     .record(z.string(), z.array(Phase).min(1))
     .default({})

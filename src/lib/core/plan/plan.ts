@@ -1,9 +1,9 @@
 import { cutList } from '$lib/core/cutting';
-import { findStop, type Item } from '$lib/core/item';
-import { defaultSetup, fitsField, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/shop';
+import { findStop, forVariant, variantOf, type Item, type Stop } from '$lib/core/item';
+import { defaultSetup, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/shop';
+import { cutSizes, sidesOf, simulate, visibleThreads, type StackStep } from '$lib/core/stack';
 import { upperThread } from '$lib/core/thread';
 import { sumEstimates } from '$lib/core/time';
-import { formatSize } from '$lib/core/units';
 import { PLAN_VERSION, type Plan, type PlanWarning } from './schema';
 import { planSteps } from './steps';
 
@@ -28,29 +28,37 @@ interface Resolved {
  * plan(badgerTab, undefined, shop).totals.needle.value // 492 s on one needle at 400 spm
  */
 export function plan(item: Item, setup: Setup | undefined, shop: Shop): Plan {
-  const resolved = resolve(item, setup, shop);
+  return planAndTrace(item, setup, shop).plan;
+}
+
+/** A plan with what it was made from: the item as the chosen variant has it, and its hoop after every step. */
+export interface PlanAndTrace {
+  plan: Plan;
+  trace: StackStep[];
+  item: Item;
+}
+
+/** Plans an item as `plan` does, and gives the simulated hoop beside it. */
+export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop): PlanAndTrace {
+  const resolved = resolve(whole, setup, shop);
   const { machine, hoop } = resolved;
-  const variant = item.variants.find(({ id }) => id === resolved.setup.variantId) ?? item.variants[0];
+  const variant = variantOf(whole, resolved.setup.variantId);
   if (!variant) throw new RangeError('An item needs a variant.');
-  const steps = planSteps(item, shop, machine, hoop);
+  const item = forVariant(whole, variant.id);
+  const cuts = cutList(item, hoop, shop.rounding, resolved.setup.copies);
+  const trace = simulate(item, cutSizes(cuts));
+  const steps = planSteps(item, shop, machine, hoop, seenThreads(trace));
   const stops = steps.flatMap(({ stop }) => stop ?? []);
   const warnings: PlanWarning[] = [
     ...resolved.warnings,
     ...item.remarks.map(({ id, severity, stepId, text }) => ({ id, severity, stepId: stepId ?? null, text }))
   ];
-  if (!fitsField(hoop, variant.size)) {
-    warnings.push({
-      id: 'outside-field',
-      severity: 'stop',
-      stepId: null,
-      text: `The outline, ${formatSize(variant.size, shop.unit)}, does not fit the stitch field of ${hoop.name}, ${formatSize(hoop.field, shop.unit)}. Choose a larger hoop.`
-    });
-  }
-  return {
+  const planned: Plan = {
     schema: 'jolt-step/plan',
     version: PLAN_VERSION,
     itemId: item.id,
     itemName: item.name,
+    variant: { id: variant.id, name: variant.name },
     unit: shop.unit,
     finished: variant.finished,
     copies: resolved.setup.copies,
@@ -75,9 +83,17 @@ export function plan(item: Item, setup: Setup | undefined, shop: Shop): Plan {
     upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
     bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
     threads: threadUse(item),
-    cuts: cutList(item, hoop, shop.rounding, resolved.setup.copies),
+    cuts,
     warnings
   };
+  return { plan: planned, trace, item };
+}
+
+/** Where the thread of each stop is seen in the end, by step; unknown while the work never leaves the ring. */
+function seenThreads(trace: StackStep[]): Map<string, Stop['visible']> {
+  const last = trace.at(-1)?.state;
+  if (!last || last.hoop.where !== 'unhooped') return new Map();
+  return new Map(visibleThreads(last).map((seen) => [seen.stepId, sidesOf(seen)]));
 }
 
 function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {

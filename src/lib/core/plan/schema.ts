@@ -68,6 +68,7 @@ export const Plan = z.object({
   version: z.literal(PLAN_VERSION),
   itemId: z.string(),
   itemName: z.string(),
+  variant: z.object({ id: z.string(), name: z.string() }),
   unit: z.enum(['mm', 'in']),
   finished: z.object({ width: z.number(), height: z.number() }),
   copies: z.number().int().describe('copies the cut list counts; times and threads are of one'),

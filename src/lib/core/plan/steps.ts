@@ -1,4 +1,12 @@
-import { findStop, findThread, stitchesOf, type Item, type Operation, type Stop } from '$lib/core/item';
+import {
+  findStop,
+  findThread,
+  stitchesOf,
+  type Item,
+  type Operation,
+  type OperationOf,
+  type Stop
+} from '$lib/core/item';
 import type { Hoop, Machine, Shop } from '$lib/core/shop';
 import {
   cautionOf,
@@ -9,6 +17,7 @@ import {
   wordingOf,
   type HoopState
 } from '$lib/core/sheet';
+import { leavingAt } from '$lib/core/stack';
 import { bobbinThread, threadChanges, upperThread, type ThreadChange } from '$lib/core/thread';
 import { fromDefaults, handTime, needleSeconds } from '$lib/core/time';
 import type { PlanStep } from './schema';
@@ -17,13 +26,24 @@ import type { PlanStep } from './schema';
  * The steps of an item on a machine: the item’s own, with the set-up and the thread changes that this
  * machine brings between them, numbered from 1.
  */
-export function planSteps(item: Item, shop: Shop, machine: Machine, hoop: Hoop): PlanStep[] {
+export function planSteps(
+  item: Item,
+  shop: Shop,
+  machine: Machine,
+  hoop: Hoop,
+  seen: ReadonlyMap<string, Stop['visible']>
+): PlanStep[] {
   const steps: PlanStep[] = [];
   const changes = changesByStep(item, machine);
   let state: HoopState = HOOP_AT_START;
 
   const addHand = (id: string, itemStepId: string | null, op: Operation, note: string): void => {
-    const { title, detail } = wordingOf(op, { item, unit: shop.unit, hoop: state });
+    const { title, detail } = wordingOf(op, {
+      item,
+      unit: shop.unit,
+      hoop: state,
+      ...(op.do === 'insert-run' && { leaving: leavingAt(item, id, machine.needles) })
+    });
     const time = handTime(op, item, shop.hands, machine);
     const after = hoopAfter(state, op);
     steps.push({
@@ -37,18 +57,24 @@ export function planSteps(item: Item, shop: Shop, machine: Machine, hoop: Hoop):
       note,
       op,
       stop: null,
-      thread: op.do === 'thread' ? (findThread(item, op.threadId) ?? null) : null,
+      thread:
+        (op.do === 'thread' || op.do === 'insert-run') && op.threadId !== undefined
+          ? (findThread(item, op.threadId) ?? null)
+          : null,
       needle: null,
       // A step that moves the hoop shows where it goes; any other where it is.
       hoop: after,
       hands: fromDefaults('hands', time.hands),
-      running: fromDefaults('needle', 0),
+      running: fromDefaults('needle', op.do === 'insert-run' ? runSeconds(op) : 0),
       waiting: fromDefaults('waiting', time.waiting),
       parts: time.parts,
       caution: cautionOf(op) ?? null
     });
     state = after;
   };
+
+  const runSeconds = (op: OperationOf<'insert-run'>): number =>
+    op.stitches > 0 ? needleSeconds(asStop(op), machine, hoop, false) : 0;
 
   addHand('set-up', null, { do: 'set-up' }, '');
   for (const step of item.steps) {
@@ -91,7 +117,7 @@ export function planSteps(item: Item, shop: Shop, machine: Machine, hoop: Hoop):
         role: stop.role,
         confidence: stop.confidence,
         charted: stop.chart?.colour ?? '',
-        visible: stop.visible,
+        visible: seen.get(id) ?? stop.visible,
         protected: stop.protected,
         halts: stop.halts,
         stitches: stitchesOf(stop),
@@ -110,6 +136,25 @@ export function planSteps(item: Item, shop: Shop, machine: Machine, hoop: Hoop):
       caution: STOP_CAUTION
     };
   }
+}
+
+/** A file run in between, timed as the lettering stop it is. */
+function asStop({ stitches, fileName, threadId }: OperationOf<'insert-run'>): Stop {
+  return {
+    id: 'run',
+    number: null,
+    name: fileName,
+    role: 'lettering',
+    confidence: 1,
+    threadId: threadId ?? '',
+    visible: 'front',
+    countSource: 'maker',
+    phases: [{ stitches, attended: false }],
+    lineIds: [],
+    halts: true,
+    protected: false,
+    through: false
+  };
 }
 
 /** The thread change before each stop’s step. */

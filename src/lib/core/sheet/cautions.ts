@@ -19,7 +19,7 @@ export function cautionOf(op: Operation): string | undefined {
     case 'punch':
       return 'Punch on a mat, fingers away from the tube.';
     case 'hardware':
-      return op.kind === 'split-ring' || op.kind === 'ribbon-loop'
+      return op.kind !== 'snap' && op.kind !== 'eyelet'
         ? undefined
         : 'Small parts come off: not for children under three unless tested.';
     case 'press':

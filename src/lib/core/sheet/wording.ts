@@ -25,6 +25,8 @@ export interface WordingContext {
   unit: LengthUnit;
   /** The hoop while the step is done. */
   hoop: HoopState;
+  /** Where a file run in between leaves this one, and where it goes on. */
+  leaving?: { leaveAfter: number | null; resumeAt: number | null; catchIt: boolean };
 }
 
 type Writer<K extends OperationKind> = (op: OperationOf<K>, context: WordingContext) => Wording;
@@ -147,11 +149,7 @@ const WRITERS: { [K in OperationKind]: Writer<K> } = {
   needle: (op) => say(`Change the needle: ${op.needle}`, 'Flat side where it belongs, pushed up fully.'),
   speed: (op) => say(`Set the speed to ${op.spm}`, 'Stitches a minute.'),
   trace: () => say('Trace the design', 'Watch that the needle stays inside the ring.'),
-  'insert-run': (op) =>
-    say(
-      `Run “${op.fileName}”`,
-      'Leave this file here. Load that one, stitch it, load this one again and go to the next stop below.'
-    ),
+  'insert-run': (op, context) => say(`Run “${op.fileName}”`, runWords(op, context)),
   float: (op, context) =>
     say(
       `Float ${name(op.pieceId, context)}${faceTitle(op.pieceId, op.face, context)}`,
@@ -230,7 +228,7 @@ const WRITERS: { [K in OperationKind]: Writer<K> } = {
 function writeLay(op: OperationOf<'lay'>, context: WordingContext): Wording {
   const face = faceTitle(op.pieceId, op.face, context);
   const cover = op.edge
-    ? `Its edge ${length(op.edge.allowance, context)} over the ${line(op.edge.lineId, context)}, the rest ${bodyWords(op.edge.body, context.hoop)} of it.`
+    ? `Its edge ${length(op.edge.allowance, context)} over the ${line(op.edge.lineId, context)}, the rest ${bodyWords(op.edge.body, context.hoop)}.`
     : op.covers && op.over > 0
       ? `Cover the ${line(op.covers, context)} by ${length(op.over, context)} all round.`
       : op.covers
@@ -246,7 +244,7 @@ function faceTitle(pieceId: string, face: Face, context: WordingContext): string
 
 /** Which side of a line, as the maker holds the hoop. */
 function bodyWords(body: EdgeOnLine['body'], hoop: HoopState): string {
-  const words = { left: 'to the left', right: 'to the right', up: 'above', down: 'below' };
+  const words = { left: 'to the left of it', right: 'to the right of it', up: 'above it', down: 'below it' };
   const across = { left: 'right', right: 'left', up: 'up', down: 'down' } as const;
   return words[hoop.turned ? across[body] : body];
 }
@@ -268,6 +266,19 @@ function writeHardware(op: OperationOf<'hardware'>): Wording {
     case 'ribbon-loop':
       return say(many ? 'Put the ribbon loops on' : 'Put the ribbon loop on');
   }
+}
+
+/** Where to leave the file, and where to go on in it. */
+function runWords(op: OperationOf<'insert-run'>, { item, leaving }: WordingContext): string {
+  const where = op.pieceId === undefined ? '' : ` on ${findPiece(item, op.pieceId)?.name ?? 'the work'}`;
+  const left = leaving?.leaveAfter ?? null;
+  const next = leaving?.resumeAt ?? null;
+  const leave =
+    left === null ? 'Leave this file before its first stop.' : `Leave this file after stop ${left}.`;
+  const caught = leaving?.catchIt ? ' It does not halt there: be ready to catch the machine.' : '';
+  const on =
+    next === null ? 'then go on with the steps below.' : `load this file again and go to stop ${next}.`;
+  return `${leave}${caught} Load “${op.fileName}”, stitch it${where}, ${on}`;
 }
 
 const WAIT_WORDS: Record<OperationOf<'wait'>['why'], Wording> = {

@@ -5,3 +5,4 @@ export { type Fold, type Holding, type Layer, type Seam, type StackState, type S
 export { gapsOf, LEAST_OPENING_MM, rightSides } from './turning';
 export { clothAlong, hitsOf, liesAt, samplesOf, shareOn } from './under';
 export * from './visible';
+export * from './windows';

@@ -54,18 +54,19 @@ export function turnThrough(state: StackState, op: OperationOf<'turn-through'>, 
   if (named.length === 0)
     return refuse(state, 'No closing seam joins two sheets here, so there is nothing to turn.');
   const open = named.filter(({ opening }) => opening >= LEAST_OPENING_MM);
-  if (open.length === 0) {
-    const largest = Math.max(...named.map(({ opening }) => opening));
-    return refuse(
-      state,
-      largest === 0
-        ? 'The seam is closed all round, so there is no opening to turn through.'
-        : `The opening of ${Math.round(largest)} mm is too small to turn through.`
-    );
-  }
   // Where several sheets part, the maker reaches in between the two right sides.
-  const best = open.sort((a, b) => rightSides(state, b, item) - rightSides(state, a, item))[0];
-  return best ? turnedAt(state, best.below, item) : refuse(state, 'There is nothing to turn.');
+  const best = (open.length > 0 ? open : named).sort(
+    (a, b) => rightSides(state, b, item) - rightSides(state, a, item)
+  )[0];
+  if (!best) return refuse(state, 'There is nothing to turn.');
+  // An opening that is too small is said, and the rest goes on as if the work had gone through.
+  return { ...turnedAt(state, best.below, item), problem: open.length > 0 ? null : tooSmall(best.opening) };
+}
+
+function tooSmall(opening: number): string {
+  return opening === 0
+    ? 'The seam is closed all round, so there is no opening to turn through.'
+    : `The opening of ${Math.round(opening)} mm is too small to turn through.`;
 }
 
 function turnThroughZip(state: StackState, pieceId: string, gaps: Gap[], item: Item): Change {
@@ -73,14 +74,13 @@ function turnThroughZip(state: StackState, pieceId: string, gaps: Gap[], item: I
   const at = state.layers.findIndex((layer) => layer.pieceId === pieceId);
   const zip = state.layers[at];
   if (!zip || zip.zip === null) return refuse(state, `There is no zip ${name} to turn through.`);
-  if (zip.zip === 'closed') return refuse(state, `${name} is closed, so nothing can be turned through it.`);
   const above = gaps.find(({ below }) => below >= at);
   const beneath = gaps.findLast(({ below }) => below < at);
   // A zip opens on the gaps on both sides of its sheet: the one that is not outside already is turned.
   const through = [above, beneath].find((gap) => gap !== undefined);
-  return through
-    ? turnedAt(state, through.below, item)
-    : refuse(state, `${name} leads to no gap that could be turned.`);
+  if (!through) return refuse(state, `${name} leads to no gap that could be turned.`);
+  const problem = zip.zip === 'closed' ? `${name} is closed, so nothing can be turned through it.` : null;
+  return { ...turnedAt(state, through.below, item), problem };
 }
 
 function turnedAt(state: StackState, below: number, item: Item): Change {

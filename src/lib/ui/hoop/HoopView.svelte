@@ -56,13 +56,11 @@
       stroke-dasharray="{4 * px} {3 * px}"
     />
   {/if}
-  {#each scene.cloths as cloth (cloth.name)}
-    <rect
-      x={cloth.x}
-      y={cloth.y}
-      width={cloth.width}
-      height={cloth.height}
+  {#each scene.cloths as cloth, at (at)}
+    <path
+      d={cloth.rings.map((points) => draw({ closed: true, points })).join('')}
       fill={cloth.colour}
+      fill-rule="evenodd"
       fill-opacity={cloth.now ? 0.45 : 0.7}
       class={cloth.now ? 'cloth-now' : 'cloth'}
       stroke-width={cloth.now ? 2.5 * px : px}
@@ -113,7 +111,7 @@
 </svg>
 
 <style>
-  path {
+  path:not(.cloth, .cloth-now) {
     fill: none;
   }
   .ring {

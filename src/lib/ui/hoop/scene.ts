@@ -1,11 +1,14 @@
-import { extents, mirrored, type Path } from '$lib/core/geometry';
-import { findLine, findPiece, findStop, type Item, type OperationOf } from '$lib/core/item';
+import { extents, mirrored, type Path, type Region } from '$lib/core/geometry';
+import { findLine, findStop, type Item } from '$lib/core/item';
 import type { Plan, PlanStep } from '$lib/core/plan';
+import type { Layer, StackState, StackStep } from '$lib/core/stack';
 
 /** A cloth as the hoop drawing shows it, mm in hoop coordinates as the maker sees them. */
 export interface SceneCloth {
   name: string;
   colour: string;
+  /** Its outline, holes and all. */
+  rings: Region;
   x: number;
   y: number;
   width: number;
@@ -33,76 +36,101 @@ export interface HoopScene {
 /**
  * The hoop at a step of a plan, as it is held: when it is turned over, what lies below is in view and left
  * and right are changed over.
+ *
+ * @param trace the simulated hoop after every step of the item
  */
-export function hoopScene(item: Item, plan: Plan, step: PlanStep): HoopScene {
+export function hoopScene(item: Item, plan: Plan, step: PlanStep, trace: StackStep[]): HoopScene {
   const { turned } = step.hoop;
   const seen = (path: Path): Path => (turned ? mirrored(path) : path);
+  const at = plan.steps.findIndex(({ id }) => id === step.id);
+  const own = plan.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId;
+  const now = trace.find(({ stepId }) => stepId === own);
+  const current = own === step.itemStepId;
+  const state = now?.state;
+  const unhooped = step.hoop.where === 'unhooped';
   const scene: HoopScene = {
     ring: plan.hoop.ring,
     field: plan.hoop.field,
-    cloths: [],
+    cloths: state ? clothsOf(state, turned, unhooped, current ? now.changed : []) : [],
     stitched: [],
     active: [],
     over: null,
     tape: [],
     turned,
-    ground: null,
-    hooped: step.hoop.where !== 'empty' && step.hoop.where !== 'unhooped'
+    ground: state ? groundOf(state, turned) : null,
+    hooped: step.hoop.where !== 'empty' && !unhooped
   };
-  const before = plan.steps.slice(0, plan.steps.findIndex(({ id }) => id === step.id) + 1);
-  for (const earlier of before) {
-    const now = earlier.id === step.id;
-    const stop = earlier.stop && findStop(item, earlier.stop.stopId);
-    for (const id of stop?.lineIds ?? []) {
-      const path = findLine(item, id)?.path;
-      if (!path) continue;
-      if (now) scene.active.push({ path: seen(path), kind: 'stitch' });
+  for (const seam of state?.seams ?? []) {
+    const stitching = current && seam.stepId === own;
+    for (const path of seam.paths) {
+      if (stitching) scene.active.push({ path: seen(path), kind: 'stitch' });
       else scene.stitched.push(seen(path));
     }
-    if (earlier.op?.do === 'hoop') {
-      const { pieceIds } = earlier.op;
-      // Hooped material is named from below up.
-      const facing = turned ? pieceIds[0] : pieceIds.at(-1);
-      scene.ground = (facing !== undefined && findPiece(item, facing)?.material.colour) || null;
-    }
-    if (earlier.op?.do === 'lay' && (earlier.op.side === 'below') === turned)
-      addLaid(scene, item, plan, earlier.op, now);
-    if (now && earlier.op && 'lineId' in earlier.op && earlier.op.lineId !== undefined) {
-      const path = findLine(item, earlier.op.lineId)?.path;
-      if (path) scene.active.push({ path: seen(path), kind: 'cut' });
-    }
   }
+  addStep(scene, item, step, seen);
   return scene;
 }
 
-function addLaid(scene: HoopScene, item: Item, plan: Plan, op: OperationOf<'lay'>, now: boolean): void {
-  const piece = findPiece(item, op.pieceId);
-  const cut = plan.cuts.find(({ pieceId }) => pieceId === op.pieceId)?.cut;
-  if (!piece || !cut) return;
-  const line = op.covers === undefined ? undefined : findLine(item, op.covers)?.path;
-  const path = line && (scene.turned ? mirrored(line) : line);
-  const box = path && extents(path);
-  const [x, y] = box ? [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2] : [0, 0];
-  const { width, height } = cut;
-  scene.cloths.push({
-    name: piece.name,
-    colour: piece.material.colour,
-    x: x - width / 2,
-    y: y - height / 2,
+/** Layers in view, the nearest last. */
+function clothsOf(state: StackState, turned: boolean, unhooped: boolean, changed: string[]): SceneCloth[] {
+  const facing = state.layers.filter(
+    ({ where, outline }) => outline.length > 0 && (unhooped || where === (turned ? 'below' : 'above'))
+  );
+  return (turned ? [...facing].reverse() : facing).map((layer) => clothOf(layer, turned, changed));
+}
+
+function clothOf(layer: Layer, turned: boolean, changed: string[]): SceneCloth {
+  const rings = turned
+    ? layer.outline.map((points) => mirrored({ closed: true, points }).points)
+    : layer.outline;
+  const { minX, minY, width, height } = extents({ closed: true, points: rings.flat() });
+  return {
+    name: layer.name,
+    colour: layer.material.colour,
+    rings,
+    x: minX,
+    y: minY,
     width,
     height,
-    now
-  });
-  if (!now) return;
-  if (path && op.over > 0) scene.over = { mm: op.over, line: path };
-  if (op.hold.by === 'tape') {
-    for (const [sideX, sideY] of [
-      [-1, -1],
-      [1, -1],
-      [1, 1],
-      [-1, 1]
-    ] as const) {
-      scene.tape.push({ x: x + (sideX * width) / 2, y: y + (sideY * height) / 2, angle: sideX * sideY * 45 });
+    now: changed.includes(layer.pieceId)
+  };
+}
+
+function groundOf({ layers }: StackState, turned: boolean): string | null {
+  const hooped = layers.filter(({ where }) => where === 'hooped');
+  return (turned ? hooped[0] : hooped.at(-1))?.material.colour ?? null;
+}
+
+/** What the step itself draws: the line it cuts, the edge a piece must reach over, and where tape goes. */
+function addStep(scene: HoopScene, item: Item, { op, stop }: PlanStep, seen: (path: Path) => Path): void {
+  if (stop && scene.active.length === 0) {
+    for (const id of findStop(item, stop.stopId)?.lineIds ?? []) {
+      const path = findLine(item, id)?.path;
+      if (path) scene.active.push({ path: seen(path), kind: 'stitch' });
     }
+  }
+  if (!op) return;
+  if ('lineId' in op && op.lineId !== undefined && op.do !== 'insert-run') {
+    const path = findLine(item, op.lineId)?.path;
+    if (path) scene.active.push({ path: seen(path), kind: 'cut' });
+  }
+  if (op.do !== 'lay') return;
+  const line = findLine(item, op.covers ?? op.edge?.lineId ?? '')?.path;
+  if (line && op.over > 0) scene.over = { mm: op.over, line: seen(line) };
+  else if (line) scene.active.push({ path: seen(line), kind: 'stitch' });
+  const laid = scene.cloths.find(({ now }) => now);
+  if (op.hold.by !== 'tape' || !laid) return;
+  const [x, y] = [laid.x + laid.width / 2, laid.y + laid.height / 2];
+  for (const [sideX, sideY] of [
+    [-1, -1],
+    [1, -1],
+    [1, 1],
+    [-1, 1]
+  ] as const) {
+    scene.tape.push({
+      x: x + (sideX * laid.width) / 2,
+      y: y + (sideY * laid.height) / 2,
+      angle: sideX * sideY * 45
+    });
   }
 }

@@ -73,7 +73,16 @@
         {/each}
       </ol>
     </div>
-    {#if scene.ends}<figcaption class="text-[0.9375rem]">{scene.ends}</figcaption>{/if}
+    {#if scene.ends.length > 0}
+      <figcaption class="mt-2 border-t border-rule pt-2">
+        <dl class="grid grid-cols-[auto_1fr] gap-x-4 text-[0.9375rem] leading-snug">
+          {#each scene.ends as { label, text } (label)}
+            <dt class="text-soft">{label}</dt>
+            <dd class="font-semibold">{text}</dd>
+          {/each}
+        </dl>
+      </figcaption>
+    {/if}
   </figure>
 {/if}
 

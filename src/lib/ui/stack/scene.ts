@@ -1,6 +1,15 @@
 import { extents, type Region } from '$lib/core/geometry';
 import { findPiece, findStop, type Item } from '$lib/core/item';
-import { outside, type Holding, type Layer, type Seam, type StackStep } from '$lib/core/stack';
+import {
+  outside,
+  sidesOf,
+  visibleThreads,
+  type Holding,
+  type Layer,
+  type Seam,
+  type Shown,
+  type StackStep
+} from '$lib/core/stack';
 
 /** One layer in the side view, the nearest to the maker first. */
 export interface StackRow {
@@ -35,8 +44,8 @@ export interface StackScene {
   /** Half of the width to draw, mm. */
   reach: number;
   turned: boolean;
-  /** What one sees of the item in the end, once it is out of the hoop. */
-  ends: string | null;
+  /** What one sees of the item in the end, once it is out of the hoop; empty before. */
+  ends: { label: string; text: string }[];
   problem: string | null;
 }
 
@@ -58,7 +67,7 @@ export function stackScene(item: Item, step: StackStep, ringWidth: number): Stac
       ...rows.flatMap(({ left, right }) => [Math.abs(left), Math.abs(right)])
     ),
     turned: hoop.turned,
-    ends: unhooped ? endWords(step, item) : null,
+    ends: unhooped ? endsOf(step, item) : [],
     problem: step.problem
   };
 }
@@ -93,7 +102,8 @@ const HOLD_WORDS: Record<Holding, string> = {
   spray: 'sprayed',
   glue: 'glued',
   pins: 'pinned',
-  fused: 'fused'
+  fused: 'fused',
+  sticky: 'stuck to the stabiliser'
 };
 
 /** Needle marks at the left and right edge of each path; stops on one path share their marks. */
@@ -110,18 +120,18 @@ function needleMarks(
     const joined = rows.flatMap(({ pieceId }, at) => (seam.layers.includes(pieceId) ? [at] : []));
     const [from, to] = [Math.min(...joined), Math.max(...joined)];
     if (joined.length === 0) continue;
-    const number = String(findStop(item, seam.stopId)?.number ?? '?');
+    const number = seam.stopId === null ? 'name' : String(findStop(item, seam.stopId)?.number ?? '?');
     const now = seam.stepId === stepId;
     for (const path of seam.paths) {
       const { minX, maxX } = extents(path);
-      for (const x of turned ? [-minX, -maxX] : [minX, maxX]) {
+      for (const x of new Set(turned ? [-minX, -maxX] : [minX, maxX])) {
         const key = x.toFixed(1);
         const old = marks.get(key);
         marks.set(key, {
           x,
           from: Math.min(old?.from ?? from, from),
           to: Math.max(old?.to ?? to, to),
-          numbers: old ? `${old.numbers}, ${number}` : number,
+          numbers: old ? [...new Set([...old.numbers.split(', '), number])].join(', ') : number,
           now: now || old?.now === true
         });
       }
@@ -135,12 +145,33 @@ function widthOf(region: Region, turned: boolean): [left: number, right: number]
   return xs.length === 0 ? [0, 0] : [Math.min(...xs), Math.max(...xs)];
 }
 
-function endWords({ state }: StackStep, item: Item): string | null {
-  const { front, back } = outside(state);
-  if (!front || !back) return null;
-  const say = (where: string, { layer, rightSide }: typeof front): string => {
-    const plain = findPiece(item, layer.pieceId)?.shows === 'nothing';
-    return `${where} ${layer.name}${plain ? '' : rightSide ? ', right side' : ', wrong side'}`;
-  };
-  return `You see ${say('in front', front)}; ${say('behind', back)}.`;
+/** What the finished item shows, face by face, each layer with the side that is out. */
+function endsOf({ state }: StackStep, item: Item): StackScene['ends'] {
+  const { front, back, lining, hidden } = outside(state, item);
+  const said = (shown: Shown[]): string =>
+    [
+      ...new Set(
+        shown.map(({ layer, rightSide }) => {
+          const plain = findPiece(item, layer.pieceId)?.shows === 'nothing';
+          return `${layer.name}${plain ? '' : rightSide ? ', right side' : ', wrong side'}`;
+        })
+      )
+    ].join('; ');
+  const seen = visibleThreads(state).map((each) => ({ number: numberOf(item, each), side: sidesOf(each) }));
+  const stops = (side: string): string =>
+    [
+      ...new Set(seen.filter(({ side: own }) => own === side || own === 'both').map(({ number }) => number))
+    ].join(', ');
+  return [
+    { label: 'In front', text: said(front) },
+    { label: 'Behind', text: said(back) },
+    { label: 'Inside', text: said(lining) },
+    { label: 'Hidden', text: hidden.map(({ name }) => name).join(', ') },
+    { label: 'Thread in front', text: stops('front') && `stops ${stops('front')}` },
+    { label: 'Thread behind', text: stops('back') && `stops ${stops('back')}` }
+  ].filter(({ text }) => text !== '');
+}
+
+function numberOf(item: Item, { stopId }: { stopId: string | null }): string {
+  return stopId === null ? 'name' : String(findStop(item, stopId)?.number ?? '?');
 }

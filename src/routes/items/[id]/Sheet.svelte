@@ -1,21 +1,21 @@
 <script lang="ts">
-  import { runChecks } from '$lib/core/checks';
+  import { review } from '$lib/core/checks';
   import { answerFinding, moveStep, removeStep, takeBackAnswer, type Item } from '$lib/core/item';
-  import { plan } from '$lib/core/plan';
   import type { Setup, Shop } from '$lib/core/shop';
-  import { cutSizes, simulate } from '$lib/core/stack';
   import { formatMinutes, formatSize } from '$lib/core/units';
   import { ItemHistory } from '$lib/ui/history.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import Player from '$lib/ui/steps/Player.svelte';
   import StepDialog, { type StepTask } from '$lib/ui/steps/StepDialog.svelte';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
   import Times from '$lib/ui/Times.svelte';
-  import { Download, Footprints, Pause, Play, Plus, Printer, Redo2, Undo2 } from '@lucide/svelte';
+  import { Download, PenLine, Play, Plus, Printer, Redo2, Undo2 } from '@lucide/svelte';
   import { tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import FindingList from './FindingList.svelte';
+  import NameDialog from './NameDialog.svelte';
   import StepPanel from './StepPanel.svelte';
 
   interface Props {
@@ -33,8 +33,9 @@
 
   const history = untrack(() => new ItemHistory(saved, (item) => onsave(item)));
   const item = $derived(history.item);
-  const planned = $derived(plan(item, setup, shop));
-  const trace = $derived(simulate(item, cutSizes(planned.cuts)));
+  const reviewed = $derived(review(item, setup, shop));
+  const planned = $derived(reviewed.plan);
+  const trace = $derived(reviewed.trace);
   const bandSteps = $derived(ribbonSteps(planned.steps));
 
   let wanted = $state<string | null>(null);
@@ -50,31 +51,13 @@
     return found && (own === selected?.itemStepId ? found : { ...found, changed: [], problem: null });
   });
   let task = $state.raw<StepTask | null>(null);
+  let naming = $state(false);
   let list = $state<HTMLOListElement>();
 
   async function select(id: string): Promise<void> {
     wanted = id;
     await tick();
     list?.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' });
-  }
-
-  /** Walks the item by itself, a step at a time, until the end or until told to stop. */
-  let walking = $state(false);
-  const WALK_MS = 1400;
-  $effect(() => {
-    if (!walking) return;
-    const timer = setInterval(() => {
-      const next = planned.steps[selected?.number ?? 0];
-      if (next) void select(next.id);
-      else walking = false;
-    }, WALK_MS);
-    return () => clearInterval(timer);
-  });
-
-  function walk(): void {
-    // From the end it starts again at the first step.
-    if (!walking && selected === planned.steps.at(-1)) wanted = planned.steps[0]?.id ?? null;
-    walking = !walking;
   }
 
   function edit(change: (item: Item) => Item, stepId?: string): void {
@@ -97,6 +80,7 @@
   function onkeydown(event: KeyboardEvent): void {
     if (
       task ||
+      naming ||
       !(event.ctrlKey || event.metaKey) ||
       (event.target as Element).closest('input, textarea, select')
     )
@@ -117,7 +101,6 @@
       `${formatMinutes(low).replace(' min', '')} to ${formatMinutes(high)}`;
     return `four in five: hands ${span(hands)}, needle ${span(needle)}; from ${rests}`;
   });
-  const checked = $derived(runChecks({ item, plan: planned, trace }));
 </script>
 
 <svelte:head><title>{item.name} · Jolt Step</title></svelte:head>
@@ -149,18 +132,11 @@
         aria-label="Redo"
         title="Redo"><Redo2 size={20} aria-hidden="true" /></button
       >
-      <button
-        type="button"
-        class="button button-quiet"
-        onclick={walk}
-        aria-label={walking ? 'Stop walking' : 'Walk through the steps'}
-        title={walking ? 'Stop walking' : 'Walk through the steps'}
-      >
-        {#if walking}<Pause size={20} aria-hidden="true" />{:else}<Footprints
-            size={20}
-            aria-hidden="true"
-          />{/if}
-      </button>
+      <Player
+        count={planned.steps.length}
+        at={(selected?.number ?? 1) - 1}
+        onshow={(at) => void select(planned.steps[at]?.id ?? '')}
+      />
       <button
         type="button"
         class="button button-quiet"
@@ -204,24 +180,36 @@
           </li>
         {/each}
       </ol>
-      <button
-        type="button"
-        class="button button-quiet no-print self-start"
-        onclick={() => (task = { kind: 'add', afterId: own })}
-        ><Plus size={20} aria-hidden="true" />Add a step here</button
-      >
+      <div class="no-print flex flex-wrap">
+        <button
+          type="button"
+          class="button button-quiet"
+          onclick={() => (task = { kind: 'add', afterId: own })}
+          ><Plus size={20} aria-hidden="true" />Add a step here</button
+        >
+        <button type="button" class="button button-quiet" onclick={() => (naming = true)}
+          ><PenLine size={20} aria-hidden="true" />Put a name in</button
+        >
+      </div>
     </section>
 
     {#if selected}
       <div class="no-print flex min-h-0 flex-col gap-3 overflow-y-auto max-[1100px]:order-first">
         <StepPanel
-          {item}
+          item={reviewed.item}
           plan={planned}
           step={selected}
+          {trace}
           {stack}
           {shop}
           {setup}
           {onsetup}
+          onvariant={(next, chosen) => {
+            edit(() => next);
+            onsetup({ ...setup, variantId: chosen });
+          }}
+          whole={item}
+          {freshId}
           onchange={() => selected.itemStepId && (task = { kind: 'edit', stepId: selected.itemStepId })}
           onmove={(by) =>
             selected.itemStepId &&
@@ -230,7 +218,7 @@
         />
         <FindingList
           warnings={planned.warnings}
-          {checked}
+          checked={reviewed.checked}
           onshow={(stepId) => void select(stepId)}
           onfix={(change, stepId) => edit(change, stepId ?? undefined)}
           onanswer={(finding, reason) =>
@@ -256,4 +244,13 @@
   </section>
 </div>
 
+<NameDialog
+  open={naming}
+  item={reviewed.item}
+  plan={planned}
+  {trace}
+  {freshId}
+  onclose={() => (naming = false)}
+  onedit={edit}
+/>
 <StepDialog {item} unit={shop.unit} {task} {freshId} onclose={() => (task = null)} onedit={edit} />

@@ -11,24 +11,45 @@
   import StackView from '$lib/ui/stack/StackView.svelte';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime } from '$lib/ui/steps/words';
-  import { ArrowDown, ArrowUp, Pencil, Trash2, TriangleAlert } from '@lucide/svelte';
+  import VariantDialog from './VariantDialog.svelte';
+  import { ArrowDown, ArrowUp, Pencil, Plus, Trash2, TriangleAlert } from '@lucide/svelte';
 
   interface Props {
     item: Item;
     plan: Plan;
     step: PlanStep;
+    trace: StackStep[];
     /** The hoop after this step; none before the first step of the item. */
     stack: StackStep | undefined;
     shop: Shop;
     setup: Setup;
+    /** The item with all its variants; `item` is the one that is planned. */
+    whole: Item;
+    freshId: () => string;
     onsetup: (setup: Setup) => void;
+    onvariant: (item: Item, variantId: string) => void;
     onchange: () => void;
     onmove: (by: -1 | 1) => void;
     onremove: () => void;
   }
-  let { item, plan, step, stack, shop, setup, onsetup, onchange, onmove, onremove }: Props = $props();
+  let {
+    item,
+    plan,
+    step,
+    trace,
+    stack,
+    shop,
+    setup,
+    whole,
+    freshId,
+    onsetup,
+    onvariant,
+    onchange,
+    onmove,
+    onremove
+  }: Props = $props();
 
-  const scene = $derived(hoopScene(item, plan, step));
+  const scene = $derived(hoopScene(item, plan, step, trace));
   const piece = $derived(
     step.op && 'pieceId' in step.op
       ? plan.cuts.find(({ pieceId }) => step.op && 'pieceId' in step.op && pieceId === step.op.pieceId)
@@ -36,6 +57,7 @@
   );
   const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
   const hands = $derived(step.kind === 'hand');
+  let adding = $state(false);
   const following = $derived(plan.steps.slice(step.number, step.number + 2));
   const drawn = $derived(scene.hooped || scene.active.length > 0);
 
@@ -114,6 +136,26 @@
         </dd>
       {/if}
       {#if step.itemStepId === null && step.op?.do === 'set-up'}
+        <dt>Variant</dt>
+        <dd class="flex gap-1">
+          <select
+            class="field min-w-0 flex-1"
+            aria-label="Variant"
+            value={plan.variant.id}
+            onchange={(event) => onsetup({ ...setup, variantId: event.currentTarget.value })}
+          >
+            {#each whole.variants as variant (variant.id)}<option value={variant.id}>{variant.name}</option
+              >{/each}
+          </select>
+          <button
+            type="button"
+            class="button button-quiet"
+            aria-label="Add a variant"
+            title="Add a variant"
+            disabled={whole.construction === undefined}
+            onclick={() => (adding = true)}><Plus size={18} aria-hidden="true" /></button
+          >
+        </dd>
         <dt>Machine</dt>
         <dd>
           <select
@@ -181,6 +223,15 @@
     </p>
   {/if}
 </article>
+
+<VariantDialog
+  open={adding}
+  item={whole}
+  unit={plan.unit}
+  {freshId}
+  onclose={() => (adding = false)}
+  onadd={onvariant}
+/>
 
 <style>
   .facts {

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { CONSTRUCTIONS, type AnyConstruction } from '$lib/core/constructions';
-  import { extents } from '$lib/core/geometry';
+  import { extents, type Path } from '$lib/core/geometry';
   import { fitsField, type Shop } from '$lib/core/shop';
   import { formatSize, otherUnit } from '$lib/core/units';
-  import QuestionField from './QuestionField.svelte';
+  import QuestionField from '$lib/ui/fields/QuestionField.svelte';
 
   interface Props {
     shop: Shop;
@@ -42,6 +42,8 @@
   const variant = $derived(made?.ok ? made.pattern.variant : undefined);
   const outline = $derived(made?.ok ? made.pattern.lines[0]?.path : undefined);
   const fits = $derived(!hoop || !variant || fitsField(hoop, variant.size));
+  const drawn = ({ points, closed }: Path): string =>
+    points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + (closed ? 'Z' : '');
   const problems = $derived(made && !made.ok ? made.problems : []);
   const view = $derived.by(() => {
     const box = outline ? extents(outline) : undefined;
@@ -61,28 +63,29 @@
   <div class="flex flex-col gap-6">
     <fieldset>
       <legend class="head text-xl">What does it become?</legend>
-      <div class="mt-2 grid grid-cols-2 gap-3 max-[700px]:grid-cols-1">
+      <div class="mt-2 grid grid-cols-3 gap-x-3 gap-y-1.5 max-[900px]:grid-cols-2">
         {#each CONSTRUCTIONS as option (option.kind)}
           <label
-            class="flex cursor-pointer items-start gap-3 rounded-md border-[1.5px] p-3 {kind === option.kind
-              ? 'border-ink bg-sheet'
+            class="flex min-h-11 cursor-pointer items-center gap-2.5 rounded-md border-[1.5px] px-3 py-1 leading-tight {kind ===
+            option.kind
+              ? 'border-ink bg-sheet font-bold'
               : 'border-rule-strong'}"
           >
             <input
               type="radio"
               name="construction"
-              class="mt-1 size-5 shrink-0"
+              class="size-5 shrink-0"
               value={option.kind}
               bind:group={kind}
             />
-            <span
-              ><span class="head text-lg">{option.name}</span><br /><span class="text-soft"
-                >{option.summary}</span
-              ></span
-            >
+            {option.name}
           </label>
         {/each}
       </div>
+      <p class="mt-2 text-soft">
+        {construction?.summary}
+        <a class="underline" href="/guide/{kind}">How it is built</a>
+      </p>
     </fieldset>
 
     <div class="flex flex-wrap gap-x-6 gap-y-3">
@@ -161,10 +164,9 @@
           height={hoop.field.height}
           class="reach"
         />
-        <path
-          d={outline.points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + 'Z'}
-          class="shape {fits ? '' : 'wrong'}"
-        />
+        {#each made?.ok ? made.pattern.lines : [] as line, at (line.id)}
+          <path d={drawn(line.path)} class={at === 0 ? `shape ${fits ? '' : 'wrong'}` : 'line'} />
+        {/each}
       </svg>
       <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         <dt class="text-soft">Outline</dt>
@@ -200,6 +202,12 @@
     stroke: var(--needle);
     stroke-width: 1.5;
     stroke-dasharray: 4 2;
+  }
+  .line {
+    fill: none;
+    stroke: var(--soft);
+    stroke-width: 0.8;
+    stroke-dasharray: 2.5 2;
   }
   .wrong {
     fill: var(--hands-pale);

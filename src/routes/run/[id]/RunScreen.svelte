@@ -1,7 +1,8 @@
 <script lang="ts">
-  import type { Item } from '$lib/core/item';
+  import { forVariant, type Item } from '$lib/core/item';
   import { lookAhead, stepSeconds, type RunHead, type RunState } from '$lib/core/run';
   import { hoopWords } from '$lib/core/sheet';
+  import { cutSizes, simulate } from '$lib/core/stack';
   import { formatClock, formatDuration, formatSize } from '$lib/core/units';
   import type { EventDraft } from '$lib/data';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
@@ -26,7 +27,9 @@
   const step = $derived(plan.steps[run.at]);
   const over = $derived(run.phase === 'finished' || run.phase === 'stopped-early');
   const hands = $derived(step?.kind === 'hand');
-  const scene = $derived(item && step && hoopScene(item, plan, step));
+  const shown = $derived(item && forVariant(item, plan.variant.id));
+  const trace = $derived(shown ? simulate(shown, cutSizes(plan.cuts)) : []);
+  const scene = $derived(shown && step && hoopScene(shown, plan, step, trace));
 
   let now = $state(Date.now());
   $effect(() => {

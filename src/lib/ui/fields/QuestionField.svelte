@@ -2,6 +2,7 @@
   import type { Question } from '$lib/core/constructions';
   import type { LengthUnit } from '$lib/core/units';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
+  import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Plus, X } from '@lucide/svelte';
 
   /** One question of a construction. Answers are checked by the construction, not here. */
@@ -43,6 +44,22 @@
 
 {#if question.kind === 'length'}
   <LengthField label={question.label} help={question.help} {unit} value={Number(value)} onchange={onanswer} />
+{:else if question.kind === 'number'}
+  <div>
+    <NumberField label={question.label} value={Number(value)} onchange={onanswer} class="w-28" />
+    {#if question.help}<p class="mt-1 text-sm text-soft">{question.help}</p>{/if}
+  </div>
+{:else if question.kind === 'text'}
+  <div class="flex flex-col gap-1">
+    <label class="label" for={id}>{question.label}</label>
+    <input
+      {id}
+      class="field"
+      maxlength="80"
+      value={String(value)}
+      onchange={(event) => onanswer(event.currentTarget.value)}
+    />
+  </div>
 {:else if question.kind === 'choice'}
   <div class="flex flex-col gap-1">
     <label class="label" for={id}>{question.label}</label>

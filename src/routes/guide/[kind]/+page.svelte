@@ -1,0 +1,116 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { constructionOf } from '$lib/core/constructions';
+  import { hoopWords, wordsIn } from '$lib/core/sheet';
+  import { formatSize } from '$lib/core/units';
+  import { getShop, live } from '$lib/data';
+  import HoopView from '$lib/ui/hoop/HoopView.svelte';
+  import { hoopScene } from '$lib/ui/hoop/scene';
+  import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
+  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { stackScene } from '$lib/ui/stack/scene';
+  import StackView from '$lib/ui/stack/StackView.svelte';
+  import Player from '$lib/ui/steps/Player.svelte';
+  import StepRow from '$lib/ui/steps/StepRow.svelte';
+  import { TriangleAlert } from '@lucide/svelte';
+  import { tick } from 'svelte';
+  import { example } from '../example';
+
+  const shop = live(() => null, getShop);
+  const construction = $derived(constructionOf(page.params.kind ?? ''));
+  const shown = $derived(shop.value && construction && example(construction, shop.value));
+  const plan = $derived(shown?.plan);
+
+  let at = $state(0);
+  let list = $state<HTMLOListElement>();
+  const step = $derived(plan?.steps[at]);
+  const own = $derived(
+    plan?.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId
+  );
+  const stack = $derived.by(() => {
+    const found = shown?.trace.find(({ stepId }) => stepId === own);
+    return found && (own === step?.itemStepId ? found : { ...found, changed: [], problem: null });
+  });
+  const scene = $derived(shown && plan && step && hoopScene(shown.item, plan, step, shown.trace));
+  const side = $derived(shown && plan && stack && stackScene(shown.item, stack, plan.hoop.ring.width));
+  const words = $derived(
+    wordsIn((plan?.steps ?? []).map(({ title, detail }) => `${title} ${detail}`).join(' '))
+  );
+  const cautions = $derived([...new Set((plan?.steps ?? []).flatMap(({ caution }) => caution ?? []))]);
+
+  async function show(next: number): Promise<void> {
+    at = next;
+    await tick();
+    list?.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' });
+  }
+</script>
+
+<svelte:head><title>{construction?.name ?? 'Guide'} · Jolt Step</title></svelte:head>
+
+{#if construction && shown && plan && step}
+  <div class="flex flex-col min-[1100px]:h-[calc(100vh-2.5rem)]">
+    <header class="flex flex-wrap items-baseline gap-x-4">
+      <h1 class="text-3xl">{construction.name}</h1>
+      <p class="text-soft">finished {formatSize(plan.finished, plan.unit)}, as an example</p>
+      <a class="ml-auto flex min-h-11 items-center underline" href="/guide">All constructions</a>
+    </header>
+    <div class="flex items-center gap-4">
+      <p class="flex-1 text-lg leading-snug">{construction.summary}</p>
+      <Player count={plan.steps.length} {at} onshow={(next) => void show(next)} />
+    </div>
+    <div class="mt-2">
+      <Ribbon
+        steps={ribbonSteps(plan.steps)}
+        label="{construction.name}, step by step"
+        selected={step.id}
+        onselect={(id) => void show(plan.steps.findIndex((each) => each.id === id))}
+      />
+    </div>
+    <div
+      class="mt-2 grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-6 max-[1100px]:grid-cols-1"
+    >
+      <ol bind:this={list} class="min-h-0 overflow-y-auto border-t-[1.5px] border-ink" aria-label="Steps">
+        {#each plan.steps as each, index (each.id)}
+          <li><StepRow step={each} selected={index === at} onselect={() => void show(index)} /></li>
+        {/each}
+      </ol>
+      <div class="flex min-h-0 flex-col gap-3 overflow-y-auto max-[1100px]:order-first">
+        <article class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
+          <p class="text-[0.9375rem] font-bold text-soft">{hoopWords(step.hoop)}</p>
+          <h2 class="text-2xl">{step.title}</h2>
+          <p class="text-lg leading-snug">{step.detail}</p>
+          {#if step.note}<p class="italic">{step.note}</p>{/if}
+          <div class="mt-3 grid grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)] gap-5">
+            {#if scene}<div class="max-h-64 min-h-44">
+                <HoopView
+                  {scene}
+                  unit={plan.unit}
+                  words="The hoop from above{scene.turned ? ', turned over' : ''}. {step.title}."
+                />
+              </div>{/if}
+            {#if side && side.rows.length > 0}<StackView scene={side} />{/if}
+          </div>
+        </article>
+        <section aria-label="Cautions">
+          {#each cautions as caution (caution)}
+            <p class="flex items-start gap-2 text-warn">
+              <TriangleAlert size={18} class="mt-1 shrink-0" aria-hidden="true" />{caution}
+            </p>
+          {/each}
+          <p class="mt-1 text-sm text-soft">Local rules on safety, labelling and flammability come first.</p>
+        </section>
+        <dl aria-label="Words">
+          {#each words as { word, meaning } (word)}
+            <div class="flex gap-3 border-t border-rule py-1">
+              <dt class="w-32 shrink-0 font-bold">{word}</dt>
+              <dd class="leading-snug">{meaning}</dd>
+            </div>
+          {/each}
+        </dl>
+      </div>
+    </div>
+  </div>
+{:else if shop.value}
+  <h1 class="text-3xl">There is no such construction.</h1>
+  <a href="/guide" class="button mt-6">To the guide</a>
+{/if}

@@ -1,0 +1,17 @@
+import { review, type Review } from '$lib/core/checks';
+import { assemble, type AnyConstruction } from '$lib/core/constructions';
+import type { Shop } from '$lib/core/shop';
+
+/** A construction with its usual answers, planned in the maker’s own shop. */
+export function example(construction: AnyConstruction, shop: Shop): Review | undefined {
+  const made = construction.patternOf({});
+  if (!made.ok) return undefined;
+  const item = assemble(made.pattern, {
+    id: 'guide',
+    name: construction.name,
+    now: '2026-01-01T00:00:00.000Z',
+    construction: construction.kind,
+    params: made.params
+  });
+  return review(item, undefined, shop);
+}
