@@ -79,6 +79,22 @@ const views: View[] = [
       await page.getByRole('button', { name: /Border/ }).click();
     }
   },
+  {
+    name: 'sheet-findings',
+    path: '/items/odd-pouch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /Lay BACK,/ }).click();
+    }
+  },
+  {
+    name: 'guide-pouch',
+    path: '/guide/zip-pouch',
+    prepare: async (page) => {
+      await page.getByRole('slider').focus();
+      await page.keyboard.press('End');
+    }
+  },
+  { name: 'guide', path: '/guide' },
   { name: 'cut', path: '/items/badger-tab/cut' },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },

@@ -6,19 +6,19 @@ test('the demo stall: search, duplicate, put away, bring back', async ({ page })
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Shelf' }).click();
   const cards = page.getByRole('main').getByRole('listitem');
-  await expect(cards).toHaveCount(3);
+  await expect(cards).toHaveCount(14);
   await page.getByLabel('Search the shelf').fill('canvas');
   await expect(cards).toHaveCount(1);
   await page.getByLabel('Search the shelf').fill('');
   await page.getByRole('button', { name: 'Duplicate Signal lamp patch' }).click();
-  await expect(cards).toHaveCount(4);
+  await expect(cards).toHaveCount(15);
   await page.getByRole('button', { name: 'Put away Signal lamp patch, copy' }).click();
-  await expect(cards).toHaveCount(3);
+  await expect(cards).toHaveCount(14);
   await page.getByRole('button', { name: 'Put away: 1' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Bring back Signal lamp patch, copy' }).click();
   await page.getByRole('button', { name: 'Back to the shelf' }).click();
-  await expect(cards).toHaveCount(4);
+  await expect(cards).toHaveCount(15);
 });
 
 test('steps are added, moved, changed and removed, and every edit can be undone', async ({ page }) => {
@@ -82,7 +82,7 @@ test('an item goes out as JSON and comes back; a broken or newer file changes no
 
   await page.goto('/items');
   const cards = page.getByRole('main').getByRole('listitem');
-  await expect(cards).toHaveCount(3);
+  await expect(cards).toHaveCount(14);
   await page
     .getByLabel('Item file')
     .setInputFiles(file('newer.json', text.replace('"version": 1', '"version": 4')));
@@ -94,11 +94,11 @@ test('an item goes out as JSON and comes back; a broken or newer file changes no
     'The field “pieces.1.material.kind” of this item is wrong'
   );
   await expectAccessible(page);
-  await expect(cards).toHaveCount(3);
+  await expect(cards).toHaveCount(14);
   await page.getByLabel('Item file').setInputFiles(file('mine.json', text));
   await expect(page.getByRole('heading', { name: 'Badger luggage tab' })).toBeVisible();
   await page.goto('/items');
-  await expect(cards).toHaveCount(4);
+  await expect(cards).toHaveCount(15);
 });
 
 test('by night and on a tablet: readable, and nothing to scroll at the machine', async ({ page }) => {

@@ -63,7 +63,7 @@ test('a server started to show the demo fills an empty browser once, and never a
     const page = await context.newPage();
     await page.goto(`${address}/items`);
     const cards = page.getByRole('main').getByRole('listitem');
-    await expect(cards).toHaveCount(3);
+    await expect(cards).toHaveCount(14);
     for (const name of ['Badger luggage tab', 'Signal lamp patch', 'Ticket key fob']) {
       await page.getByRole('button', { name: `Put away ${name}` }).click();
     }

@@ -81,10 +81,10 @@ test('an iron-on patch without a chart, on another machine and hoop', async ({ p
   await page.getByLabel('Outer edge of the border, height').blur();
   await page.getByRole('button', { name: 'Make the sheet' }).click();
 
-  await expect(page.getByText('does not fit the stitch field of Small hoop')).toBeVisible();
+  await expect(page.getByText('outside the stitch field of Small hoop').first()).toBeVisible();
   await page.getByLabel('Hoop', { exact: true }).selectOption('hoop-200');
   await page.getByLabel('Machine').selectOption('right');
-  await expect(page.getByText('does not fit the stitch field')).toHaveCount(0);
+  await expect(page.getByText('outside the stitch field')).toHaveCount(0);
   await expect(steps(page).filter({ hasText: /Thread (Ink|Lamp)/ })).toHaveCount(0);
   await expect(steps(page).filter({ hasText: 'count estimated' })).toHaveCount(2);
   const texts = await steps(page).allInnerTexts();
@@ -115,11 +115,12 @@ test('a chart that lacks a stop: the sheet warns, shows where, and the hand step
 
   const looks = page.getByRole('list', { name: 'To look at' });
   await expect(looks).toContainText('Your chart has no row for the tack-down.');
-  await looks.getByRole('button', { name: 'Show it' }).first().click();
+  const noRow = looks.getByRole('listitem').filter({ hasText: 'has no row' });
+  await noRow.getByRole('button', { name: 'Show it' }).click();
   await expect(page.getByRole('heading', { name: 'Stop without a number: Tack-down' })).toBeVisible();
   await expect(steps(page).filter({ hasText: 'Lay FRONT' })).toHaveCount(1);
   await page.goto('/items');
-  await expect(page.getByText('1 to look at')).toBeVisible();
+  await expect(page.getByText('2 to look at')).toBeVisible();
 });
 
 test('at the machine: faults, a mark, a note, a stop run again, and a run given up', async ({ page }) => {
@@ -255,7 +256,8 @@ test('the sheet finds a mistake before the needle does, mends it with one press,
   await page.getByRole('button', { name: 'Stop walking' }).click();
   await page.getByRole('slider').focus();
   await page.keyboard.press('End');
-  await expect(page.getByText('You see in front FRONT, right side; behind BACK, right side.')).toBeVisible();
+  const ends = page.getByRole('figure').locator('dl');
+  await expect(ends).toHaveText(/In front\s*FRONT, right side\s*Behind\s*BACK, right side/);
 });
 
 test('a bouncing pedal is one press, and a press right after the screen has moved is not lost', async ({

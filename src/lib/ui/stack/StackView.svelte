@@ -23,6 +23,16 @@
 
 {#if scene.rows.length > 0}
   <figure>
+    {#if scene.ends.length > 0}
+      <figcaption class="mb-3 border-b border-rule pb-2">
+        <dl class="grid grid-cols-[auto_1fr] gap-x-4 text-[0.9375rem] leading-snug">
+          {#each scene.ends as { label, text } (label)}
+            <dt class="text-soft">{label}</dt>
+            <dd class="font-semibold">{text}</dd>
+          {/each}
+        </dl>
+      </figcaption>
+    {/if}
     <div class="flex items-start gap-3">
       <svg
         width={WIDTH}
@@ -73,16 +83,6 @@
         {/each}
       </ol>
     </div>
-    {#if scene.ends.length > 0}
-      <figcaption class="mt-2 border-t border-rule pt-2">
-        <dl class="grid grid-cols-[auto_1fr] gap-x-4 text-[0.9375rem] leading-snug">
-          {#each scene.ends as { label, text } (label)}
-            <dt class="text-soft">{label}</dt>
-            <dd class="font-semibold">{text}</dd>
-          {/each}
-        </dl>
-      </figcaption>
-    {/if}
   </figure>
 {/if}
 

@@ -48,7 +48,7 @@
 <svelte:head><title>{construction?.name ?? 'Guide'} · Jolt Step</title></svelte:head>
 
 {#if construction && shown && plan && step}
-  <div class="flex flex-col min-[1100px]:h-[calc(100vh-2.5rem)]">
+  <div class="flex flex-col">
     <header class="flex flex-wrap items-baseline gap-x-4">
       <h1 class="text-3xl">{construction.name}</h1>
       <p class="text-soft">finished {formatSize(plan.finished, plan.unit)}, as an example</p>
@@ -66,21 +66,23 @@
         onselect={(id) => void show(plan.steps.findIndex((each) => each.id === id))}
       />
     </div>
-    <div
-      class="mt-2 grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-6 max-[1100px]:grid-cols-1"
-    >
-      <ol bind:this={list} class="min-h-0 overflow-y-auto border-t-[1.5px] border-ink" aria-label="Steps">
+    <div class="mt-2 grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-6 max-[1100px]:grid-cols-1">
+      <ol
+        bind:this={list}
+        class="sticky top-4 max-h-[calc(100vh-3rem)] self-start overflow-y-auto border-t-[1.5px] border-ink max-[1100px]:static max-[1100px]:max-h-96"
+        aria-label="Steps"
+      >
         {#each plan.steps as each, index (each.id)}
           <li><StepRow step={each} selected={index === at} onselect={() => void show(index)} /></li>
         {/each}
       </ol>
-      <div class="flex min-h-0 flex-col gap-3 overflow-y-auto max-[1100px]:order-first">
+      <div class="flex min-w-0 flex-col gap-3 max-[1100px]:order-first">
         <article class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
           <p class="text-[0.9375rem] font-bold text-soft">{hoopWords(step.hoop)}</p>
           <h2 class="text-2xl">{step.title}</h2>
           <p class="text-lg leading-snug">{step.detail}</p>
           {#if step.note}<p class="italic">{step.note}</p>{/if}
-          <div class="mt-3 grid grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)] gap-5">
+          <div class="mt-3 grid grid-cols-[minmax(0,0.75fr)_minmax(0,1.6fr)] gap-5">
             {#if scene}<div class="max-h-64 min-h-44">
                 <HoopView
                   {scene}

@@ -11,7 +11,7 @@
   import StepDialog, { type StepTask } from '$lib/ui/steps/StepDialog.svelte';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
   import Times from '$lib/ui/Times.svelte';
-  import { Download, PenLine, Play, Plus, Printer, Redo2, Undo2 } from '@lucide/svelte';
+  import { Download, PenLine, Play, Plus, Printer, Redo2, TriangleAlert, Undo2 } from '@lucide/svelte';
   import { tick, untrack } from 'svelte';
   import { toast } from 'svelte-sonner';
   import FindingList from './FindingList.svelte';
@@ -53,6 +53,10 @@
   let task = $state.raw<StepTask | null>(null);
   let naming = $state(false);
   let list = $state<HTMLOListElement>();
+  let findings = $state<HTMLElement>();
+  const toLookAt = $derived(
+    [...planned.warnings, ...reviewed.checked.open].filter(({ severity }) => severity !== 'note').length
+  );
 
   async function select(id: string): Promise<void> {
     wanted = id;
@@ -115,6 +119,14 @@
       waiting={planned.totals.waiting.value}
     />
     <p class="no-print min-w-0 flex-1 basis-40 text-sm leading-snug text-soft">{range}</p>
+    {#if toLookAt > 0}
+      <button
+        type="button"
+        class="button no-print border-hands text-hands"
+        onclick={() => findings?.scrollIntoView({ block: 'start', behavior: 'smooth' })}
+        ><TriangleAlert size={20} aria-hidden="true" />{toLookAt} to look at</button
+      >
+    {/if}
     <div class="no-print flex gap-1">
       <button
         type="button"
@@ -216,15 +228,17 @@
             edit((before) => moveStep(before, selected.itemStepId ?? '', by), selected.id)}
           onremove={() => selected.itemStepId && remove(selected.itemStepId)}
         />
-        <FindingList
-          warnings={planned.warnings}
-          checked={reviewed.checked}
-          onshow={(stepId) => void select(stepId)}
-          onfix={(change, stepId) => edit(change, stepId ?? undefined)}
-          onanswer={(finding, reason) =>
-            edit((before) => answerFinding(before, finding, reason, new Date().toISOString()))}
-          ontakeback={(finding) => edit((before) => takeBackAnswer(before, finding))}
-        />
+        <div bind:this={findings}>
+          <FindingList
+            warnings={planned.warnings}
+            checked={reviewed.checked}
+            onshow={(stepId) => void select(stepId)}
+            onfix={(change, stepId) => edit(change, stepId ?? undefined)}
+            onanswer={(finding, reason) =>
+              edit((before) => answerFinding(before, finding, reason, new Date().toISOString()))}
+            ontakeback={(finding) => edit((before) => takeBackAnswer(before, finding))}
+          />
+        </div>
       </div>
     {/if}
   </div>
