@@ -26,13 +26,22 @@ export interface PlannedItem {
   toLookAt: number;
 }
 
+/** What was planned before, as long as item, setup and shop are the same. */
+const known = new Map<string, { key: string; planned: PlannedItem }>();
+
 /** Every item with its plan, for the shelf. */
 export async function plannedItems(): Promise<PlannedItem[]> {
   const [items, setups, shop] = await Promise.all([listItems(), db.setups.toArray(), getShop()]);
   const setupOf = new Map(setups.map((setup) => [setup.itemId, setup]));
+  const shopKey = JSON.stringify(shop);
   return items.map((item): PlannedItem => {
+    const key = `${item.updatedAt} ${JSON.stringify(setupOf.get(item.id))} ${shopKey}`;
+    const before = known.get(item.id);
+    if (before?.key === key) return { ...before.planned, item };
     const { plan, checked } = review(item, setupOf.get(item.id), shop);
     const said = [...plan.warnings, ...checked.open];
-    return { item, plan, toLookAt: said.filter(({ severity }) => severity !== 'note').length };
+    const planned = { item, plan, toLookAt: said.filter(({ severity }) => severity !== 'note').length };
+    known.set(item.id, { key, planned });
+    return planned;
   });
 }

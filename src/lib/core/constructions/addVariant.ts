@@ -49,6 +49,8 @@ export function addVariant(
     const phases = was && is && scaled(stop, was, is);
     if (phases) variant.phases[stop.id] = phases;
   }
+  const keys = (each: Item): Set<string> => new Set(each.steps.map((step) => keyOf(each, step)));
+  const [oldKeys, newKeys] = [keys(before), keys(other)];
   const stopIdOf = (stop: Stop): string =>
     stopsOf(item).find(({ expects }) => expects === stop.expects)?.id ?? `${id}-${stop.id}`;
   const there = new Set(item.pieces.map((piece) => piece.id));
@@ -71,7 +73,7 @@ export function addVariant(
             stops: [
               ...file.stops,
               ...stopsOf(other)
-                .filter((stop) => !findStop(item, stopIdOf(stop)))
+                .filter((stop) => !oldKeys.has(stop.expects ?? ''))
                 .map((stop) => ({
                   ...stop,
                   id: stopIdOf(stop),
@@ -80,7 +82,7 @@ export function addVariant(
             ]
           }
     ),
-    steps: merged(item.steps, stepsFor(other, stopIdOf), id, others)
+    steps: merged(item, stepsFor(other, stopIdOf, oldKeys), { id, others, oldKeys, newKeys })
   };
 }
 
@@ -97,44 +99,59 @@ function scaled(stop: Stop, was: Stop, is: Stop): Phase[] | undefined {
   return stop.phases.map((phase) => ({ ...phase, stitches: Math.round((phase.stitches * to) / from) }));
 }
 
-/** Steps of the other assembly with the ids they have in this item. */
-function stepsFor(other: Item, stopIdOf: (stop: Stop) => string): Step[] {
+/** What a step is called in its construction: the stop it expects, or its own id. */
+function keyOf(item: Item, step: Step): string {
+  return (step.kind === 'stop' && findStop(item, step.stopId)?.expects) || step.id;
+}
+
+/** Steps of the other assembly with the ids they have in this item, and whether only the new variant has them. */
+function stepsFor(
+  other: Item,
+  stopIdOf: (stop: Stop) => string,
+  oldKeys: Set<string>
+): { step: Step; fresh: boolean }[] {
   const idOf = new Map<string, string>();
   for (const step of other.steps) {
     const stop = step.kind === 'stop' ? findStop(other, step.stopId) : undefined;
     idOf.set(step.id, stop ? stopIdOf(stop) : step.id);
   }
-  return other.steps.map((step): Step => {
+  return other.steps.map((step) => {
     const id = idOf.get(step.id) ?? step.id;
     const needs = step.needs.map((need) => idOf.get(need) ?? need);
-    return step.kind === 'stop' ? { ...step, id, needs, stopId: id } : { ...step, id, needs };
+    const own: Step = step.kind === 'stop' ? { ...step, id, needs, stopId: id } : { ...step, id, needs };
+    return { step: own, fresh: !oldKeys.has(keyOf(other, step)) };
   });
 }
 
 /** The item’s steps with those that only the variant has put where they follow. */
-function merged(steps: Step[], wanted: Step[], id: string, others: string[]): Step[] {
-  const asked = new Set(wanted.map((step) => step.id));
-  const there = new Set(steps.map((step) => step.id));
-  const result = steps.map((step): Step =>
-    asked.has(step.id)
-      ? withVariant(step, id)
-      : isOurs(step)
-        ? withVariant({ ...step, only: step.only ?? others }, id)
-        : { ...step, only: step.only ?? others }
-  );
+function merged(
+  item: Item,
+  wanted: { step: Step; fresh: boolean }[],
+  {
+    id,
+    others,
+    oldKeys,
+    newKeys
+  }: { id: string; others: string[]; oldKeys: Set<string>; newKeys: Set<string> }
+): Step[] {
+  const result = item.steps.map((step): Step => {
+    const key = keyOf(item, step);
+    if (newKeys.has(key)) return withVariant(step, id);
+    // A step the construction never made is the maker’s own, and belongs to every variant.
+    return oldKeys.has(key) ? { ...step, only: step.only ?? others } : step;
+  });
   let after = -1;
-  for (const step of wanted) {
-    const at = result.findIndex((each) => each.id === step.id);
-    if (there.has(step.id)) after = Math.max(after, at);
-    else {
-      result.splice(after + 1, 0, { ...step, only: [id] });
-      after += 1;
+  for (const { step, fresh } of wanted) {
+    if (!fresh || result.some((each) => each.id === step.id)) {
+      after = Math.max(
+        after,
+        result.findLastIndex((each) => each.id === step.id)
+      );
+      continue;
     }
+    const needs = step.needs.filter((need) => result.some((each) => each.id === need));
+    result.splice(after + 1, 0, { ...step, needs, only: [id] });
+    after += 1;
   }
   return result;
-}
-
-/** A step the maker added by hand belongs to every variant. */
-function isOurs(step: Step): boolean {
-  return step.kind === 'hand' && step.needs.length === 0 && step.only === undefined;
 }

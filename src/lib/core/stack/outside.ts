@@ -22,7 +22,7 @@ export interface Outside {
 }
 
 /** A sliver smaller than this is no region, mm². */
-const LEAST_AREA_MM2 = 40;
+const LEAST_AREA_MM2 = 80;
 
 const known = new WeakMap<StackState, Outside>();
 

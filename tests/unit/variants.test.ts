@@ -1,0 +1,88 @@
+import { addVariant, constructionOf, type Pattern } from '$lib/core/constructions';
+import { extents } from '$lib/core/geometry';
+import { brokenReferences, forVariant, Item, stitchesOf, type Item as ItemType } from '$lib/core/item';
+import { plan } from '$lib/core/plan';
+import { defaultSetup } from '$lib/core/shop';
+import { GLOSSARY, wordsIn } from '$lib/core/sheet';
+import { expect } from 'chai';
+import { BADGER_CHART, badgerShop, makeItem } from './support/badger';
+
+const shop = badgerShop();
+const patternFor = (item: ItemType, overrides: object = {}): Pattern => {
+  const made = constructionOf(item.construction ?? '')?.patternOf({ ...item.params, ...overrides });
+  if (!made?.ok) throw new Error(made?.problems.join(' '));
+  return made.pattern;
+};
+const vary = (item: ItemType, overrides: Record<string, unknown>): ItemType =>
+  addVariant(
+    item,
+    { id: 'other', name: 'Other', overrides },
+    { old: patternFor(item), next: patternFor(item, overrides) }
+  );
+const ids = (item: ItemType): string[] => item.steps.map(({ id }) => id);
+
+describe('variants of an item', () => {
+  const tab = makeItem('snap-tab', {}, BADGER_CHART);
+
+  it('of another size share steps, threads and chart; lines and stitches are their own', () => {
+    const both = vary(tab, { height: 114 });
+    expect(Item.parse(both)).to.deep.equal(both);
+    const large = forVariant(both, 'other');
+    expect(ids(large)).to.deep.equal(ids(tab));
+    expect(extents(large.lines[0]?.path as never).height).to.equal(114);
+    expect(extents(forVariant(both, 'variant-1').lines[0]?.path as never).height).to.equal(94);
+    // Round the outline 128 + 30 pi = 222.2 mm before, 262.2 mm now, so 120 charted stitches become 142.
+    const stops = large.files.flatMap((file) => file.stops);
+    expect(stops.map(stitchesOf).slice(0, 2)).to.deep.equal([142, 142]);
+    expect(stitchesOf(tab.files[0]?.stops[0] as never)).to.equal(120);
+  });
+  it('that close otherwise bring their own steps and leave the others out', () => {
+    const both = vary(tab, { closing: 'eyelet' });
+    expect(brokenReferences(both)).to.deep.equal([]);
+    expect(ids(forVariant(both, 'other'))).to.include('ring');
+    expect(ids(forVariant(both, 'variant-1'))).to.deep.equal(ids(tab));
+  });
+  it('that are built by another school keep every step in its order', () => {
+    const bib = makeItem('turned-flat');
+    const both = vary(bib, { school: 'pieced' });
+    expect(Item.parse(both)).to.deep.equal(both);
+    const pieced = forVariant(both, 'other');
+    expect(ids(pieced)).to.include.members(['lay-lower', 'lay-upper', 'flip']);
+    expect(ids(pieced).indexOf('flip')).to.be.below(ids(pieced).indexOf('lay-back'));
+    expect(pieced.pieces.map(({ id }) => id)).to.include('lower');
+    expect(ids(forVariant(both, 'variant-1'))).to.deep.equal(ids(bib));
+    expect(forVariant(both, 'variant-1').pieces.map(({ id }) => id)).to.not.include('lower');
+  });
+  it('may be three, each with its own steps', () => {
+    const bib = makeItem('turned-flat');
+    const both = vary(bib, { school: 'pieced' });
+    const next = addVariant(
+      both,
+      { id: 'third', name: 'Third', overrides: { school: 'pieced', width: 180 } },
+      { old: patternFor(bib), next: patternFor(bib, { school: 'pieced', width: 180 }) }
+    );
+    expect(brokenReferences(next)).to.deep.equal([]);
+    expect(ids(forVariant(next, 'third'))).to.deep.equal(ids(forVariant(both, 'other')));
+    expect(ids(forVariant(next, 'other'))).to.deep.equal(ids(forVariant(both, 'other')));
+    expect(ids(forVariant(next, 'variant-1'))).to.deep.equal(ids(bib));
+  });
+  it('are planned as the setup names them, cut list and finished size with it', () => {
+    const both = vary(tab, { height: 114 });
+    const planned = plan(both, { ...defaultSetup(both, shop), variantId: 'other' }, shop);
+    expect(planned.variant).to.deep.equal({ id: 'other', name: 'Other' });
+    expect(planned.finished).to.deep.equal({ width: 36, height: 120 });
+    expect(planned.cuts[1]?.cut).to.deep.equal({ width: 55, height: 140 });
+    expect(plan(both, undefined, shop).finished.height).to.equal(100);
+  });
+});
+
+describe('the words of the craft', () => {
+  it('are found where a text uses them', () => {
+    expect(wordsIn('Flip UPPER FRONT').map(({ word }) => word)).to.deep.equal(['flip']);
+    expect(wordsIn('Unhoop').map(({ word }) => word)).to.deep.equal(['unhoop']);
+    expect(wordsIn('')).to.deep.equal([]);
+  });
+  it('are each explained once', () => {
+    expect(new Set(GLOSSARY.map(({ word }) => word)).size).to.equal(GLOSSARY.length);
+  });
+});
