@@ -26,13 +26,16 @@ const colours = ['white', 'pink', 'black', 'red', 'green', 'blue'];
 const details = (count: number): string[] =>
   Array.from(
     { length: count },
-    (_, at) => `${at + 3} detail ${colours[at % colours.length]} ${600 + at} 3.4 m`
+    (_, at) => `${at + 3} detail ${colours[at % colours.length]} ${660 + at} 3.4 m`
   );
 const large = tab(['1 placement grey 120', '2 tack-down black 120', ...details(57), '60 outline white 900']);
 const small = tab(['1 placement grey 120', '2 tack-down black 120', ...details(3), '6 outline white 420']);
 const stops = large.files.reduce((sum, { stops: list }) => sum + list.length, 0);
+const stitches = large.files
+  .flatMap(({ stops: list }) => list.flatMap(({ phases }) => phases))
+  .reduce((sum, phase) => sum + phase.stitches, 0);
 console.log(
-  `plan(): an item of ${stops} stops and ${large.steps.length} steps, counts only (no stitch geometry yet)`
+  `plan(): an item of ${stops} stops, ${large.steps.length} steps and ${stitches.toLocaleString('en')} stitches, its lines and cloth simulated`
 );
 
 const time = (work: () => unknown): number => {

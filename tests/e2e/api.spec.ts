@@ -22,6 +22,11 @@ test('a plan by script is the plan of the page', async ({ request }) => {
   const plan = (await answer.json()) as { totals: { needle: { value: number } }; steps: unknown[] };
   expect(plan.totals.needle.value).toBe(492);
   expect(plan.steps).toHaveLength(29);
+  const odd = await request.post('/api/plan', {
+    data: { item: demo('items/odd-pouch.json'), shop: demo('shop.json') }
+  });
+  const { findings } = (await odd.json()) as { findings: { checkId: string; stepId: string }[] };
+  expect(findings.map(({ checkId, stepId }) => `${checkId} ${stepId}`)).toContain('zip lay-back');
 });
 
 test('errors say code, message and path', async ({ request }) => {

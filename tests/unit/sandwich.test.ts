@@ -239,4 +239,17 @@ describe('a name run in between', () => {
     expect(leavingAt(tab, 'stop-4', 1).catchIt).to.equal(false);
     expect(leavingAt(tab, 'stop-4', 6)).to.deep.equal({ leaveAfter: 4, resumeAt: 5, catchIt: true });
   });
+  it('has its thread put on before it, and the next stop’s again after it', () => {
+    const item = makeItem('named-item', { base: 'snap-tab' });
+    const { steps, threads } = look(item).plan;
+    const at = steps.findIndex(({ itemStepId }) => itemStepId === 'name-run');
+    expect(steps[at - 1]?.title).to.equal('Thread Burgundy');
+    expect(steps.slice(at + 1).find(({ op }) => op?.do === 'thread')?.title).to.equal('Thread Signal white');
+    // 7 letters at 220 stitches, 5.4 m a thousand.
+    expect(threads.find(({ thread }) => thread.name === 'Burgundy')?.upperMetres).to.be.closeTo(
+      1540 * 0.0054,
+      0.01
+    );
+    expect(steps[at]?.running.value).to.be.above(0);
+  });
 });

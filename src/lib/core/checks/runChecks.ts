@@ -96,7 +96,12 @@ const RANK = { stop: 0, warn: 1, note: 2 };
  */
 export function runChecks(context: CheckContext): CheckResult {
   const result: CheckResult = { open: [], answered: [] };
+  const said = new Set<string>();
   for (const finding of CHECKS.flatMap((check) => check(context))) {
+    // The same thing is said once, however many seams show it.
+    const key = `${finding.checkId} ${finding.stepId ?? ''} ${finding.text}`;
+    if (said.has(key)) continue;
+    said.add(key);
     const answer = context.item.answers.find(
       ({ checkId, stepId }) => checkId === finding.checkId && (stepId ?? null) === finding.stepId
     );

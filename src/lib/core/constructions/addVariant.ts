@@ -73,7 +73,10 @@ export function addVariant(
             stops: [
               ...file.stops,
               ...stopsOf(other)
-                .filter((stop) => !oldKeys.has(stop.expects ?? ''))
+                .filter(
+                  ({ expects }) =>
+                    !stopsOf(item).some((own) => own.expects === expects) && !oldKeys.has(expects ?? '')
+                )
                 .map((stop) => ({
                   ...stop,
                   id: stopIdOf(stop),

@@ -1,9 +1,10 @@
 import { cutList } from '$lib/core/cutting';
-import { findStop, forVariant, variantOf, type Item, type Stop } from '$lib/core/item';
+import { findStop, forVariant, variantOf, type Item, type Step, type Stop } from '$lib/core/item';
 import { defaultSetup, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/shop';
 import { cutSizes, sidesOf, simulate, visibleThreads, type StackStep } from '$lib/core/stack';
 import { upperThread } from '$lib/core/thread';
 import { sumEstimates } from '$lib/core/time';
+import { asStop } from './runStop';
 import { PLAN_VERSION, type Plan, type PlanWarning } from './schema';
 import { planSteps } from './steps';
 
@@ -119,7 +120,7 @@ function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {
 function threadUse(item: Item): Plan['threads'] {
   const uses = new Map<string, Plan['threads'][number]>();
   for (const step of item.steps) {
-    const stop = step.kind === 'stop' ? findStop(item, step.stopId) : undefined;
+    const stop = stopOf(step, item);
     const thread = stop && item.threads.find(({ id }) => id === stop.threadId);
     if (!stop || !thread) continue;
     const use = uses.get(thread.id) ?? { thread, upperMetres: 0, stops: 0 };
@@ -128,4 +129,10 @@ function threadUse(item: Item): Plan['threads'] {
     uses.set(thread.id, use);
   }
   return [...uses.values()];
+}
+
+/** The stop of a step, a file run in between counted as the stop it is. */
+function stopOf(step: Step, item: Item): Stop | undefined {
+  if (step.kind === 'stop') return findStop(item, step.stopId);
+  return step.op.do === 'insert-run' && step.op.stitches > 0 ? asStop(step.op) : undefined;
 }

@@ -20,6 +20,7 @@ import {
 import { leavingAt } from '$lib/core/stack';
 import { bobbinThread, threadChanges, upperThread, type ThreadChange } from '$lib/core/thread';
 import { fromDefaults, handTime, needleSeconds } from '$lib/core/time';
+import { asStop } from './runStop';
 import type { PlanStep } from './schema';
 
 /**
@@ -79,6 +80,12 @@ export function planSteps(
   addHand('set-up', null, { do: 'set-up' }, '');
   for (const step of item.steps) {
     if (step.kind === 'hand') {
+      if (
+        step.op.do === 'insert-run' &&
+        step.op.threadId !== undefined &&
+        changes.get(step.id)?.kind === 'thread'
+      )
+        addHand(`thread-before-${step.id}`, null, { do: 'thread', threadId: step.op.threadId }, '');
       addHand(step.id, step.id, step.op, step.note);
       continue;
     }
@@ -138,29 +145,17 @@ export function planSteps(
   }
 }
 
-/** A file run in between, timed as the lettering stop it is. */
-function asStop({ stitches, fileName, threadId }: OperationOf<'insert-run'>): Stop {
-  return {
-    id: 'run',
-    number: null,
-    name: fileName,
-    role: 'lettering',
-    confidence: 1,
-    threadId: threadId ?? '',
-    visible: 'front',
-    countSource: 'maker',
-    phases: [{ stitches, attended: false }],
-    lineIds: [],
-    halts: true,
-    protected: false,
-    through: false
-  };
-}
-
 /** The thread change before each stop’s step. */
 function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> {
   const stops = item.steps.flatMap((step) => {
-    const stop = step.kind === 'stop' ? findStop(item, step.stopId) : undefined;
+    if (step.kind === 'hand') {
+      const { op } = step;
+      // A file run in between has its own thread, and the next stop needs its thread back.
+      return op.do === 'insert-run' && op.threadId !== undefined
+        ? [{ stepId: step.id, threadId: op.threadId }]
+        : [];
+    }
+    const stop = findStop(item, step.stopId);
     // A stop the file does not have is never stitched, so it needs no thread.
     return stop && stop.number !== null ? [{ stepId: step.id, threadId: stop.threadId }] : [];
   });

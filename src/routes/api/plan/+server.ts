@@ -1,11 +1,14 @@
 import { json } from '@sveltejs/kit';
 import { readValue } from '$lib/core/documents';
-import { plan } from '$lib/core/plan';
+import { review } from '$lib/core/checks';
 import { defaultShop, type Setup, type Shop } from '$lib/core/shop';
 import { readBody, refuse } from '$lib/server';
 import type { RequestHandler } from './$types';
 
-/** POST { item, setup?, shop? } gives the Plan, by the same core as in the browser. Nothing is kept. */
+/**
+ * POST { item, setup?, shop? } gives the Plan and what the checks find, by the same core as in the browser. Nothing
+ * is kept.
+ */
 export const POST: RequestHandler = async ({ request }) => {
   const body = await readBody(request);
   if (!body.ok) return body.answer;
@@ -25,7 +28,15 @@ export const POST: RequestHandler = async ({ request }) => {
     if (!read.ok) return refuse(422, read.error.code, read.error.message, at('shop', read.error.path));
     shop = read.document;
   }
-  return json(plan(item.document, setup, shop));
+  const { plan, checked } = review(item.document, setup, shop);
+  const findings = checked.open.map(({ checkId, severity, stepId, text, advice }) => ({
+    checkId,
+    severity,
+    stepId,
+    text,
+    advice
+  }));
+  return json({ ...plan, findings });
 };
 
 function at(part: string, path: string): string {

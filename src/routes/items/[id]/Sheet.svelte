@@ -246,7 +246,7 @@
   <section class="print-only mt-6" aria-label="What to cut">
     <h2 class="text-xl">Cut first</h2>
     <ul>
-      {#each planned.cuts as cut (cut.pieceId)}
+      {#each planned.cuts.filter(({ cutFrom }) => cutFrom === null) as cut (cut.pieceId)}
         <li>
           ☐ {cut.count} × {cut.name}, {cut.material.name}: {formatSize(cut.cut, 'mm')}, {formatSize(
             cut.cut,

@@ -68,7 +68,9 @@
         <tr class="border-b border-rule align-top">
           <td class="py-4 pr-4"
             ><span class="head text-xl">{cut.name}</span><br /><span class="text-soft"
-              >{cut.material.name}</span
+              >{cut.material.name}{cut.cutFrom === null
+                ? ''
+                : `, cut from ${cut.cutFrom} after its hooping`}</span
             ></td
           >
           <td class="py-4 pr-4">
