@@ -126,6 +126,18 @@ describe('checks', () => {
     expectMended(cut(28), small);
   });
 
+  it('find stabiliser that the ring does not catch on all four edges', () => {
+    const cut = {
+      ...tab,
+      pieces: tab.pieces.map((piece) =>
+        piece.id === 'stabiliser' ? { ...piece, overrides: { width: 139, height: 190 } } : piece
+      )
+    };
+    const finding = only(check(cut), 'ring');
+    expect(finding.text).to.match(/^STABILISER is smaller than the ring, 140 × 140 mm/);
+    expectMended(cut, finding);
+  });
+
   it('find a layer under the hoop that nothing holds, and tape it', () => {
     const loose = lay(tab, 'lay-back', { hold: { by: 'nothing' } });
     const finding = only(check(loose), 'holding');

@@ -10,7 +10,9 @@ import {
   type Shown,
   type StackStep
 } from '$lib/core/stack';
+import { CONSTRUCTIONS } from '$lib/core/constructions';
 import { expect } from 'chai';
+import fc from 'fast-check';
 import { BADGER_CHART, makeItem } from './support/badger';
 
 const base = defaultShop('shop');
@@ -201,6 +203,24 @@ describe('other sandwiches', () => {
     };
     expect(said(look(wrong))).to.deep.equal(['colours stop-2']);
   });
+});
+
+describe('every sandwich', () => {
+  for (const { kind, name } of CONSTRUCTIONS) {
+    const item = makeItem(kind);
+    it(`${name}: comes out right, and nothing it can be made into stops the simulation`, () => {
+      expect(said(look(item))).to.deep.equal([]);
+      fc.assert(
+        fc.property(fc.shuffledSubarray(item.steps, { minLength: 1 }), (steps) => {
+          const { trace, checked } = look({ ...item, steps });
+          expect(trace).to.have.length(steps.length);
+          for (const { text, advice } of checked.open)
+            expect(`${text} ${advice}`).to.not.match(/undefined|null|NaN/);
+        }),
+        { numRuns: 8 }
+      );
+    });
+  }
 });
 
 describe('a name run in between', () => {

@@ -21,7 +21,11 @@ export function materials({ item, pattern }: Case, change: Make): Change[] {
     );
     const steps = naming(item, piece.id);
     const carries = hands(item, 'hoop').some(({ op }) => op.pieceIds[0] === piece.id);
+    const small = withPiece(piece.id, { overrides: { width: 60, height: 60 } });
     return [
+      ...(piece.use === 'hooped' && piece.covers === null
+        ? [change('not caught by the ring', piece.id, small, steps, true)]
+        : []),
       ...(carries
         ? (['tear-away', 'cutaway', 'wash-away-mesh'] as const)
             .filter((kind) => kind !== piece.material.kind)

@@ -24,6 +24,7 @@ import { pins } from './pins';
 import { rawEdge } from './rawEdge';
 import { reachable } from './reachable';
 import { registration } from './registration';
+import { ring } from './ring';
 import { sliding } from './sliding';
 import { slot } from './slot';
 import { stabiliser } from './stabiliser';
@@ -43,6 +44,7 @@ const CHECKS: readonly Check[] = [
   order,
   registration,
   field,
+  ring,
   faces,
   opening,
   zip,

@@ -41,7 +41,9 @@
   async function show(next: number): Promise<void> {
     at = next;
     await tick();
-    list?.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' });
+    // The list scrolls, never the page: what is drawn stays in view.
+    const row = list?.querySelector<HTMLElement>('[aria-current="step"]');
+    if (list && row) list.scrollTop = row.offsetTop - list.offsetTop - list.clientHeight / 2;
   }
 </script>
 

@@ -118,7 +118,6 @@
       needle={planned.totals.needle.value}
       waiting={planned.totals.waiting.value}
     />
-    <p class="no-print min-w-0 flex-1 basis-40 text-sm leading-snug text-soft">{range}</p>
     {#if toLookAt > 0}
       <button
         type="button"
@@ -127,7 +126,7 @@
         ><TriangleAlert size={20} aria-hidden="true" />{toLookAt} to look at</button
       >
     {/if}
-    <div class="no-print flex gap-1">
+    <div class="no-print ml-auto flex gap-1">
       <button
         type="button"
         class="button button-quiet"
@@ -168,6 +167,8 @@
       >
     </div>
   </div>
+
+  <p class="no-print text-sm leading-snug text-soft">{range}</p>
 
   <div class="mt-2 print:hidden">
     <Ribbon
