@@ -67,10 +67,10 @@ test('a server started to show the demo fills an empty browser once, and never a
     for (const name of ['Badger luggage tab', 'Signal lamp patch', 'Ticket key fob']) {
       await page.getByRole('button', { name: `Put away ${name}` }).click();
     }
-    await expect(cards).toHaveCount(0);
+    await expect(cards).toHaveCount(11);
     await page.reload();
     await expect(page.getByRole('button', { name: 'Put away: 3' })).toBeVisible();
-    await expect(cards).toHaveCount(0);
+    await expect(cards).toHaveCount(11);
   } finally {
     await context.close();
     server.kill();

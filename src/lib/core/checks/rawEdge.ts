@@ -36,7 +36,11 @@ function underSatin(context: CheckContext): Finding[] {
     for (const layer of ending) {
       if (isStabiliser(layer)) continue;
       for (const path of paths) {
-        const problem = judge(layer, besides(path, width / 2 + 0.3), besides(path, width / 2 - ACCURACY_MM));
+        const problem = judge(
+          layer,
+          besides(path, width / 2 - ACCURACY_MM + 0.1),
+          besides(path, width / 2 - ACCURACY_MM)
+        );
         if (problem === null) continue;
         return [
           {
@@ -56,7 +60,7 @@ function underSatin(context: CheckContext): Finding[] {
   });
 }
 
-const LEFT_OUTSIDE = 'cloth is left outside the satin';
+const LEFT_OUTSIDE = 'its cut edge can stick out';
 const TOO_SHORT = 'it hardly reaches under the satin';
 
 /** Cloth must end within the satin: on one side of its band, and under it by more than a maker’s hand strays. */

@@ -86,7 +86,7 @@ function pattern(p: Params): Pattern {
     }
     s.stop(`design-${at}`, {
       name: `Design ${at + 1}`,
-      one: `Design ${at + 1}`,
+      one: `Design ${at + 1}, colour`,
       role: 'decoration',
       alsoRoles: ['lettering'],
       words: /design|fill|colou?r/,

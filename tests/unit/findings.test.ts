@@ -1,0 +1,44 @@
+import { review, type Finding } from '$lib/core/checks';
+import type { Item } from '$lib/core/item';
+import { defaultSetup, type Shop } from '$lib/core/shop';
+import { expect } from 'chai';
+import { badgerShop, makeItem } from './support/badger';
+import { WRONG } from './support/findings';
+import { MORE_WRONG } from './support/moreFindings';
+
+const base = badgerShop();
+const shop: Shop = {
+  ...base,
+  hoops: [
+    ...base.hoops,
+    {
+      id: 'large',
+      name: 'Large hoop',
+      field: { width: 240, height: 320 },
+      ring: { width: 290, height: 370 },
+      capSpm: null
+    }
+  ]
+};
+const found = (item: Item, machineId: string): Finding[] =>
+  review(item, { ...defaultSetup(item, shop), machineId }, shop).checked.open;
+const called = ({ severity, checkId, stepId }: Finding): string =>
+  `${severity} ${checkId} ${stepId ?? ''}`.trim();
+
+describe('what the checks say of a mistake', () => {
+  for (const { construction, answers, what, mistake, finding, text, fix, machineId = 'left' } of [
+    ...WRONG,
+    ...MORE_WRONG
+  ]) {
+    it(`${construction}: ${what}`, () => {
+      const wrong = mistake(makeItem(construction, answers));
+      const findings = found(wrong, machineId);
+      const it = findings.find((each) => called(each) === finding && each.text === text);
+      expect(it, findings.map((each) => `${called(each)}: ${each.text}`).join('\n')).to.not.equal(undefined);
+      if (fix === undefined || !it) return;
+      expect(it.fix?.label).to.equal(fix);
+      const mended = it.fix ? found(it.fix.apply(wrong), machineId) : [];
+      expect(mended.map((each) => `${called(each)} ${each.text}`)).to.not.include(`${finding} ${text}`);
+    });
+  }
+});

@@ -1,0 +1,142 @@
+/** The merged sheet of every construction with its usual answers, as the craft builds it, a few steps to a line. */
+export const SHEETS: Record<string, string[]> = {
+  'snap-tab': [
+    ...['hoop stabiliser', 'hoop-on', 'S Placement line', 'lay front above up', 'S Tack-down'],
+    ...['S Detail', 'hoop-off', 'turn-over', 'snip', 'lay back below down', 'turn-over'],
+    ...['hoop-on', 'S Outline', 'S Hole marks', 'hoop-off', 'inspect', 'snip', 'unhoop', 'untape'],
+    ...['tear-away', 'cut-out', 'punch', 'hardware']
+  ],
+  patch: [
+    ...['hoop stabiliser ground', 'hoop-on', 'S Colour', 'S Border', 'hoop-off', 'inspect'],
+    ...['unhoop', 'snip', 'tear-away', 'cut-roughly', 'cut-out']
+  ],
+  'border-patch': [
+    ...['hoop stabiliser ground', 'hoop-on', 'S Colour 1', 'S Colour 2', 'S Cut line', 'hoop-off'],
+    ...['unhoop', 'cut-out', 'hoop base', 'hoop-on', 'S Placement line', 'glue ground'],
+    ...['lay ground above up', 'speed', 'S Border', 'hoop-off', 'inspect', 'unhoop'],
+    ...['cut-roughly', 'rinse', 'wait']
+  ],
+  'batch-patch': [
+    ...['hoop cutaway sheet', 'hoop-on', 'S Cut lines', 'hoop-off', 'unhoop', 'other'],
+    ...['hoop film', 'hoop-on', 'S Placement line 1', 'frame-forward', 'lay blank-0 above up'],
+    ...['S Colour of patch 1', 'S Border of patch 1', 'S Placement line 2', 'frame-forward'],
+    ...['lay blank-1 above up', 'S Colour of patch 2', 'S Border of patch 2', 'hoop-off'],
+    ...['inspect', 'unhoop', 'topping-off film']
+  ],
+  'pile-patch': [
+    ...['hoop stabiliser ground', 'hoop-on', 'S Placement line', 'lay pile above up'],
+    ...['S Zigzag tack-down', 'hoop-off', 'trim pile', 'topping-on topping', 'pin topping'],
+    ...['hoop-on', 'S Lettering', 'S Satin edge', 'hoop-off', 'unpin', 'topping-off topping'],
+    ...['other', 'inspect', 'unhoop', 'tear-away', 'cut-out']
+  ],
+  'zip-pouch': [
+    ...['press-folds lining-lower', 'hoop stabiliser', 'hoop-on', 'S Batting placement'],
+    ...['lay batting above up', 'S Batting tack-down', 'hoop-off', 'trim batting'],
+    ...['cut-away-behind batting', 'hoop-on', 'S Zip placement', 'lay zip above up'],
+    ...['S Zip tack-down', 'hoop-off', 'turn-over', 'untape', 'cut-away-behind stabiliser'],
+    ...['turn-over', 'hoop-on', 'lay upper above down', 'S Upper zip seam', 'untape'],
+    ...['flip upper', 'press', 'S Upper topstitch', 'lay lower above down', 'S Lower zip seam'],
+    ...['untape', 'flip lower', 'press', 'S Lower topstitch', 'S Accent placement', 'trim lower'],
+    ...['lay accent above down', 'S Accent seam', 'untape', 'flip accent', 'press', 'tape accent'],
+    ...['S Outline tack', 'S Quilting', 'hoop-off', 'turn-over', 'lay lining-lower below down'],
+    ...['turn-over', 'hoop-on', 'check-under', 'S Lower lining topstitch', 'hoop-off'],
+    ...['turn-over', 'lay lining-upper below down', 'turn-over', 'hoop-on', 'check-under'],
+    ...['S Upper lining topstitch', 'zip zip', 'lay back above down', 'lay back-batting above up'],
+    ...['S Back tack-down', 'hoop-off', 'turn-over', 'lay back-lining below up', 'turn-over'],
+    ...['hoop-on', 'check-under', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'cut-out'],
+    ...['untape', 'turn-through', 'close-opening', 'turn-through zip', 'press']
+  ],
+  'turned-flat': [
+    ...['spray batting', 'hoop stabiliser batting front', 'hoop-on', 'S Outline', 'S Quilting'],
+    ...['S Closure marks', 'hoop-off', 'lay back above down', 'hoop-on', 'S Closing seam'],
+    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'tear-away', 'cut-out', 'clip', 'turn-through'],
+    ...['press', 'close-opening', 'hardware']
+  ],
+  'layered-mat': [
+    ...['hoop base', 'hoop-on', 'S Placement line', 'lay batting above up', 'lay top above up'],
+    ...['S Tack-down', 'S Details', 'S Appliqué placement', 'lay first above up'],
+    ...['S First tack-down', 'trim first', 'lay second above up', 'S Second tack-down'],
+    ...['trim second', 'S Appliqué edges', 'S Lettering', 'S Outline again', 'hoop-off'],
+    ...['trim batting top', 'turn-over', 'snip', 'lay back below down', 'turn-over', 'hoop-on'],
+    ...['check-under', 'S Back tack-down', 'hoop-off', 'turn-over', 'trim back', 'turn-over'],
+    ...['hoop-on', 'bobbin', 'S Satin edge', 'hoop-off', 'inspect', 'unhoop', 'cut-roughly'],
+    ...['rinse', 'press', 'snip']
+  ],
+  topper: [
+    ...['hoop base', 'hoop-on', 'S Batting placement', 'lay batting above up'],
+    ...['S Batting tack-down', 'lay front above up', 'S Front tack-down', 'S Details', 'hoop-off'],
+    ...['trim batting front', 'trim batting front', 'turn-over', 'snip', 'lay back below down'],
+    ...['turn-over', 'hoop-on', 'S Back tack-down', 'hoop-off', 'turn-over', 'untape'],
+    ...['trim back', 'trim back', 'turn-over', 'hoop-on', 'bobbin', 'S Satin edge'],
+    ...['S Towel placement', 'hoop-off', 'turn-over', 'lay towel below up', 'turn-over'],
+    ...['hoop-on', 'check-under', 'S Towel seam', 'hoop-off', 'inspect', 'unhoop', 'untape'],
+    ...['tear-away']
+  ],
+  lace: [
+    ...['hoop base', 'bobbin', 'hoop-on', 'S Underlay', 'S Lace', 'hoop-off', 'inspect', 'unhoop'],
+    ...['cut-roughly', 'rinse', 'wait', 'join-parts']
+  ],
+  'mesh-lace': [
+    ...['needle', 'hoop base-1 mesh-1', 'bobbin', 'hoop-on', 'S Lace 1', 'hoop-off', 'inspect'],
+    ...['unhoop', 'hoop base-2 mesh-2', 'bobbin', 'hoop-on', 'S Lace 2, mirrored', 'hoop-off'],
+    ...['inspect', 'unhoop', 'other', 'other', 'other', 'other', 'other', 'rinse', 'wait']
+  ],
+  'fused-applique': [
+    ...['hoop stabiliser ground', 'hoop-on', 'S Placement line', 'lay first above up'],
+    ...['S First edge', 'S Placement line', 'lay second above up', 'S Second edge', 'hoop-off'],
+    ...['inspect', 'unhoop', 'snip', 'tear-away', 'press']
+  ],
+  'joined-applique': [
+    ...['hoop stabiliser ground', 'hoop-on', 'S Left placement', 'lay left above up'],
+    ...['S Left tack-down', 'S Left zigzag', 'hoop-off', 'trim left', 'hoop-on', 'S Join line'],
+    ...['lay right above down', 'S Join seam', 'flip right', 'press', 'S Topstitch'],
+    ...['S Right zigzag', 'hoop-off', 'trim right', 'fuse right', 'hoop-on', 'S Right satin edge'],
+    ...['S Left satin edge', 'hoop-off', 'inspect', 'unhoop', 'snip', 'tear-away']
+  ],
+  'raised-piece': [
+    ...['hoop stabiliser ground', 'hoop-on', 'S Centre mark', 'hoop-off', 'align-holes petals'],
+    ...['lay petals above up', 'pin petals', 'unpin', 'hoop-on', 'speed', 'S Tack-down'],
+    ...['S Zigzag', 'lay middle above up', 'topping-on topping', 'S Centre tack-down'],
+    ...['trim middle topping', 'S Texture', 'S Ring', 'hoop-off', 'untape', 'topping-off topping'],
+    ...['inspect', 'unhoop']
+  ],
+  cutwork: [
+    ...['hoop base ground', 'bobbin', 'hoop-on', 'S Cut outline', 'hoop-off'],
+    ...['cut-away-behind ground', 'hoop-on', 'S Bars', 'S Satin edge', 'hoop-off', 'inspect'],
+    ...['unhoop', 'rinse', 'wait', 'press']
+  ],
+  'cutwork-corner': [
+    ...['hoop base-1', 'bobbin', 'hoop-on', 'S Placement line 1', 'lay cloth above up'],
+    ...['S Tack-down 1', 'hoop-off', 'trim cloth', 'hoop-on', 'S Lace 1', 'hoop-off', 'inspect'],
+    ...['unhoop', 'untape', 'hoop base-2', 'bobbin', 'hoop-on', 'S Placement line 2'],
+    ...['lay cloth above up', 'S Tack-down 2', 'hoop-off', 'trim cloth', 'hoop-on', 'S Lace 2'],
+    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'rinse', 'wait', 'press']
+  ],
+  'several-designs': [
+    ...['hoop base', 'lay cloth-0 above up', 'lay cloth-1 above up', 'hoop-on', 'S Design 1, colour 1'],
+    ...[
+      'S Design 1, colour 2',
+      'S Design 2, colour 1',
+      'S Design 2, colour 2',
+      'hoop-off',
+      'inspect',
+      'unhoop',
+      'snip'
+    ],
+    ...['rinse', 'press']
+  ],
+  'split-design': [
+    ...['hoop stabiliser ground', 'other', 'hoop-on', 'trace', 'S Upper placement'],
+    ...['lay upper above up', 'S Upper tack-down', 'trim upper', 'S Upper details', 'mount'],
+    ...['S Lower placement', 'lay lower above up', 'S Lower tack-down', 'trim lower'],
+    ...['S Lower details', 'mount', 'S Upper satin', 'mount', 'S Lower satin', 'hoop-off'],
+    ...['inspect', 'unhoop', 'snip', 'other', 'other', 'fuse upper', 'other', 'other']
+  ],
+  'named-item': [
+    ...['hoop stabiliser', 'lay batting above up', 'hoop-on', 'S Placement line'],
+    ...['lay lower above up', 'lay front above down', 'S Join seam', 'untape', 'flip front'],
+    ...['press', 'S Quilting', 'insert-run front', 'S Closure marks', 'hoop-off'],
+    ...['lay back above down', 'hoop-on', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop'],
+    ...['untape', 'cut-out', 'clip', 'turn-through', 'press', 'close-opening', 'hardware']
+  ]
+};
