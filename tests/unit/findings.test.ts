@@ -3,23 +3,11 @@ import type { Item } from '$lib/core/item';
 import { defaultSetup, type Shop } from '$lib/core/shop';
 import { expect } from 'chai';
 import { badgerShop, makeItem } from './support/badger';
+import { roomyShop } from './support/ends';
 import { WRONG } from './support/findings';
 import { MORE_WRONG } from './support/moreFindings';
 
-const base = badgerShop();
-const shop: Shop = {
-  ...base,
-  hoops: [
-    ...base.hoops,
-    {
-      id: 'large',
-      name: 'Large hoop',
-      field: { width: 240, height: 320 },
-      ring: { width: 290, height: 370 },
-      capSpm: null
-    }
-  ]
-};
+const shop: Shop = { ...roomyShop, machines: badgerShop().machines };
 const found = (item: Item, machineId: string): Finding[] =>
   review(item, { ...defaultSetup(item, shop), machineId }, shop).checked.open;
 const called = ({ severity, checkId, stepId }: Finding): string =>

@@ -1,6 +1,5 @@
 import { review, type Review } from '$lib/core/checks';
 import { editStep, type Item, type Operation, type Step } from '$lib/core/item';
-import { defaultShop, type Shop } from '$lib/core/shop';
 import {
   insertWindows,
   leavingAt,
@@ -14,22 +13,9 @@ import { CONSTRUCTIONS } from '$lib/core/constructions';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, makeItem } from './support/badger';
+import { roomyShop } from './support/ends';
 
-const base = defaultShop('shop');
-const shop: Shop = {
-  ...base,
-  hoops: [
-    ...base.hoops,
-    {
-      id: 'large',
-      name: 'Large hoop',
-      field: { width: 240, height: 320 },
-      ring: { width: 290, height: 370 },
-      capSpm: null
-    }
-  ]
-};
-const look = (item: Item): Review => review(item, undefined, shop);
+const look = (item: Item): Review => review(item, undefined, roomyShop);
 const end = ({ trace }: Review): StackStep => trace.at(-1) as StackStep;
 const after = ({ trace }: Review, stepId: string): StackStep => {
   const found = trace.find((step) => step.stepId === stepId);

@@ -57,6 +57,8 @@ export interface Seam {
   opening: number;
   /** Layers from the bottom up that lay under the path. */
   layers: string[];
+  /** Face of each of them when it was stitched. */
+  faces: Face[];
   /** Where the upper and the bobbin thread ended up. */
   upper: ThreadSide | null;
   under: ThreadSide | null;

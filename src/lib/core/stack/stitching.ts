@@ -70,6 +70,7 @@ function stitch(
     paths,
     opening: Math.max(0, ...lines.flatMap(({ gaps }) => gaps.map(({ from, to }) => to - from))),
     layers: layers.map(({ pieceId }) => pieceId),
+    faces: layers.map(({ face }) => face),
     upper: sideOf(outermost([...layers].reverse(), paths), 'up'),
     under: sideOf(outermost(layers, paths), 'down'),
     assumed: paths.length === 0

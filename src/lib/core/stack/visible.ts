@@ -1,4 +1,4 @@
-import type { Point } from '$lib/core/geometry';
+import type { Path, Point } from '$lib/core/geometry';
 import type { Role, Stop } from '$lib/core/item';
 import type { Layer, Seam, StackState, ThreadSide } from './state';
 import { liesAt, samplesOf } from './under';
@@ -28,12 +28,23 @@ type Face2 = 'front' | 'back' | null;
  */
 export function visibleThreads(state: StackState): Visibility[] {
   const places = new Map(state.layers.map((layer, at) => [layer.pieceId, { layer, at }]));
+  const apart = new Set(state.aside.map(({ pieceId }) => pieceId));
   return state.seams.map((seam, order): Visibility => {
-    const seenAt = (thread: ThreadSide | null): Face2 => {
-      const place = thread && places.get(thread.pieceId);
-      if (!place) return null;
-      const up = (thread.side === 'right') === (place.layer.face === 'up');
-      const over = up ? state.layers.slice(place.at + 1) : state.layers.slice(0, place.at);
+    const seenAt = (thread: ThreadSide | null, outwards: 'up' | 'down'): Face2 => {
+      const lies = leftOn(seam, thread, outwards, (id) => places.has(id));
+      const place = lies && places.get(lies.pieceId);
+      if (!place) {
+        // Work of an earlier hooping lies as it was; thread that nothing carries any more stands by itself, as lace,
+        // or is lost between the layers over it.
+        const free = seam.layers.some((id) => apart.has(id)) || isOpen(seam, state.layers);
+        return free ? (outwards === 'up' ? 'front' : 'back') : null;
+      }
+      const up = (lies.side === 'right') === (place.layer.face === 'up');
+      const beyond = up ? state.layers.slice(place.at + 1) : state.layers.slice(0, place.at);
+      // A dense edge lies on everything it was stitched through, though its path runs along the very edge of a piece.
+      const over = HIDING.includes(seam.role)
+        ? beyond.filter(({ pieceId }) => !seam.layers.includes(pieceId))
+        : beyond;
       if (!isOpen(seam, over)) return null;
       return up ? 'front' : 'back';
     };
@@ -41,10 +52,24 @@ export function visibleThreads(state: StackState): Visibility[] {
     return {
       stepId: seam.stepId,
       stopId: seam.stopId,
-      upper: covered ? null : seenAt(seam.upper),
-      bobbin: covered ? null : seenAt(seam.under)
+      upper: covered ? null : seenAt(seam.upper, 'up'),
+      bobbin: covered ? null : seenAt(seam.under, 'down')
     };
   });
+}
+
+/** The layer a thread lies on in the end: the outermost it went through that has not been torn or rinsed away. */
+function leftOn(
+  { layers, faces }: Seam,
+  thread: ThreadSide | null,
+  outwards: 'up' | 'down',
+  isThere: (pieceId: string) => boolean
+): ThreadSide | null {
+  if (thread && isThere(thread.pieceId)) return thread;
+  const order = layers.map((pieceId, at) => ({ pieceId, face: faces[at] }));
+  if (outwards === 'up') order.reverse();
+  const left = order.find(({ pieceId }) => isThere(pieceId));
+  return left ? { pieceId: left.pieceId, side: left.face === outwards ? 'right' : 'wrong' } : null;
 }
 
 /** The two sides together, as a stop’s thread colour must be chosen for. */
@@ -56,8 +81,19 @@ export function sidesOf({ upper, bobbin }: Visibility): Stop['visible'] {
 function hides(later: Seam, seam: Seam): boolean {
   return (
     HIDING.includes(later.role) &&
-    seam.lineIds.length > 0 &&
-    seam.lineIds.every((id) => later.lineIds.includes(id))
+    seam.paths.length > 0 &&
+    seam.paths.every((path) => later.paths.some((other) => isSame(path, other)))
+  );
+}
+
+/** Whether two lines run the same way, though they may be named apart. */
+function isSame(a: Path, b: Path): boolean {
+  if (a === b) return true;
+  return (
+    a.points.length === b.points.length &&
+    a.points.every(
+      ([x, y], at) => Math.hypot(x - (b.points[at]?.[0] ?? NaN), y - (b.points[at]?.[1] ?? NaN)) < 0.5
+    )
   );
 }
 
