@@ -144,13 +144,7 @@ export function changesOf(base: Case): Change[] {
         ['satin-edge', 'applique-edge'].includes(stopOf(item, later)?.role ?? '')
     );
     return [
-      change(
-        'trimmed too wide',
-        step.id,
-        withOp(step, { margin: step.op.side === 'outside' ? 6 : -0 + 6 }),
-        [step.id],
-        edged
-      ),
+      change('trimmed too wide', step.id, withOp(step, { margin: 6 }), [step.id], edged),
       ...(cover
         ? [
             change(

@@ -12,7 +12,7 @@ import {
   type Stop
 } from '$lib/core/item';
 import type { Plan } from '$lib/core/plan';
-import { samplesOf, type Layer, type StackState, type StackStep } from '$lib/core/stack';
+import { EMPTY_STACK, samplesOf, type Layer, type StackState, type StackStep } from '$lib/core/stack';
 
 /** What a check reads: the item, its plan on this machine, and the hoop after every step. Never the construction’s name. */
 export interface CheckContext {
@@ -142,19 +142,9 @@ function readRuns(item: Item, trace: StackStep[]): Run[] {
   });
 }
 
-const NONE: StackState = {
-  layers: [],
-  seams: [],
-  hoop: { where: 'empty', turned: false },
-  aside: [],
-  bobbin: null,
-  needle: null,
-  turns: 0
-};
-
 /** The hoop before a step. */
 export function stateBefore(trace: StackStep[], at: number): StackState {
-  return trace[at - 1]?.state ?? NONE;
+  return trace[at - 1]?.state ?? EMPTY_STACK;
 }
 
 export const STABILISERS: readonly MaterialKind[] = [

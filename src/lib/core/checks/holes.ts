@@ -1,4 +1,4 @@
-import { clothAlong, hitsOf } from '$lib/core/stack';
+import { clothAlong, samplesOf } from '$lib/core/stack';
 import { runsOf, type Check, type Finding } from './finding';
 
 /** Share of a path that may lie over nothing, as where two cuts meet. */
@@ -9,7 +9,7 @@ export const holes: Check = (context) =>
   runsOf(context).flatMap(({ stepId, called, paths, before }): Finding[] => {
     const open = paths.some((path) => {
       const layers = before.layers.map((layer) => clothAlong(layer, path));
-      const count = hitsOf([], path).length;
+      const count = samplesOf(path).length;
       let bare = 0;
       for (let at = 0; at < count; at++) if (!layers.some((hits) => hits[at])) bare++;
       return bare > count * MOST_OPEN;

@@ -3,7 +3,7 @@ import { offsetPath, segment, shapePath } from '$lib/core/geometry';
 import { ask, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
-import { Sequence, type StopPart } from './sequence';
+import { Sequence, stopPart } from './sequence';
 
 const Params = z.object({
   school: z.enum(['scissors', 'cut-through', 'needles']).default('scissors'),
@@ -43,20 +43,6 @@ export const cutwork: Construction<typeof Params> = {
   pattern
 };
 
-const stop = (
-  name: string,
-  role: StopPart['role'],
-  words: RegExp,
-  lineIds: string[],
-  more: Partial<StopPart> = {}
-): StopPart => ({
-  name,
-  role,
-  words,
-  lineIds,
-  ...more
-});
-
 function pattern(p: Params): Pattern {
   const window = shapePath(p.shape, p.width, p.height);
   const size = { width: p.width + 2 * SATIN_MM, height: p.height + 2 * SATIN_MM };
@@ -87,7 +73,10 @@ function pattern(p: Params): Pattern {
     s.hand('bobbin', { do: 'bobbin', threadId: 'stop:satin' });
     s.move('hoop-on');
     s.stop('outline', {
-      ...stop('Cut outline', 'cut-line', /outline|cut/, ['window'], { threadOf: 'satin', visible: 'hidden' }),
+      ...stopPart('Cut outline', 'cut-line', /outline|cut/, ['window'], {
+        threadOf: 'satin',
+        visible: 'hidden'
+      }),
       passes: 2
     });
     if (p.school === 'needles') needles(s);
@@ -103,11 +92,11 @@ function pattern(p: Params): Pattern {
     }
   }
   s.stop('bars', {
-    ...stop('Bars', 'bars', /bar/, ['bar-1', 'bar-2'], { threadOf: 'satin', visible: 'both' }),
+    ...stopPart('Bars', 'bars', /bar/, ['bar-1', 'bar-2'], { threadOf: 'satin', visible: 'both' }),
     width: 1.5
   });
   s.stop('satin', {
-    ...stop('Satin edge', 'satin-edge', /satin|edge/, ['window'], { visible: 'both' }),
+    ...stopPart('Satin edge', 'satin-edge', /satin|edge/, ['window'], { visible: 'both' }),
     protected: true,
     width: SATIN_MM,
     thread: p.thread
@@ -115,7 +104,7 @@ function pattern(p: Params): Pattern {
   if (p.eyelet === 'yes') {
     s.hand('punch', { do: 'punch', holes: 1 });
     s.stop('eyelet', {
-      ...stop('Eyelet satin', 'satin-edge', /eyelet/, [], { threadOf: 'satin', visible: 'both' }),
+      ...stopPart('Eyelet satin', 'satin-edge', /eyelet/, [], { threadOf: 'satin', visible: 'both' }),
       estimate: [{ stitches: 180, length: 2, width: 2, attended: false }]
     });
   }
@@ -153,7 +142,10 @@ function cutThrough(s: Sequence, knit: boolean): void {
   s.hand('bobbin', { do: 'bobbin', threadId: 'stop:satin' });
   s.move('hoop-on');
   s.stop('outline', {
-    ...stop('Cut outline', 'cut-line', /outline|cut/, ['window'], { threadOf: 'satin', visible: 'hidden' }),
+    ...stopPart('Cut outline', 'cut-line', /outline|cut/, ['window'], {
+      threadOf: 'satin',
+      visible: 'hidden'
+    }),
     passes: 2
   });
   s.move('hoop-off');
@@ -170,10 +162,16 @@ function needles(s: Sequence): void {
     s.hand(needle, { do: 'needle', needle: `cutting, ${angle} degrees` }, { needs: [before] });
     s.stop(
       `cut-${angle}`,
-      stop(`Needle cut, ${angle}°`, 'needle-cut', new RegExp(`cut.*${angle}|${angle}|needle`), ['window'], {
-        threadOf: 'satin',
-        visible: 'hidden'
-      }),
+      stopPart(
+        `Needle cut, ${angle}°`,
+        'needle-cut',
+        new RegExp(`cut.*${angle}|${angle}|needle`),
+        ['window'],
+        {
+          threadOf: 'satin',
+          visible: 'hidden'
+        }
+      ),
       [needle]
     );
     s.must(needle);

@@ -3,7 +3,7 @@ import { box, segment, type Path } from '$lib/core/geometry';
 import { ask, material, MATERIALS, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
-import { Sequence, type StopPart } from './sequence';
+import { Sequence, stopPart } from './sequence';
 
 const Params = z.object({
   width: sideMm(100, 40, 300),
@@ -40,20 +40,6 @@ export const joinedApplique: Construction<typeof Params> = {
   pattern
 };
 
-const stop = (
-  name: string,
-  role: StopPart['role'],
-  words: RegExp,
-  lineIds: string[],
-  more: Partial<StopPart>
-): StopPart => ({
-  name,
-  role,
-  words,
-  lineIds,
-  ...more
-});
-
 function pattern(p: Params): Pattern {
   const [w, h] = [p.width / 2, p.height / 2];
   const x = Math.min(w - 10, -w + p.joinAt);
@@ -74,14 +60,14 @@ function pattern(p: Params): Pattern {
   const left = { threadOf: 'left-satin', visible: 'hidden' } as const;
   const right = { threadOf: 'right-satin', visible: 'hidden' } as const;
   s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
-  s.stop('placement', stop('Left placement', 'placement', /place|left/, ['left'], left));
+  s.stop('placement', stopPart('Left placement', 'placement', /place|left/, ['left'], left));
   s.hand(
     'lay-left',
     { do: 'lay', pieceId: 'left', side: 'above', face: 'up', covers: 'left', over: 12, hold: { by: 'fuse' } },
     { note: 'Peel the paper first.' }
   );
-  s.stop('left-tack', stop('Left tack-down', 'tack-down', /tack|left/, ['left-edge'], left));
-  s.stop('left-zigzag', stop('Left zigzag', 'tack-down', /zig/, ['left-edge'], { ...left, width: 2 }));
+  s.stop('left-tack', stopPart('Left tack-down', 'tack-down', /tack|left/, ['left-edge'], left));
+  s.stop('left-zigzag', stopPart('Left zigzag', 'tack-down', /zig/, ['left-edge'], { ...left, width: 2 }));
   s.move('hoop-off');
   s.hand(
     'trim-left',
@@ -89,7 +75,7 @@ function pattern(p: Params): Pattern {
     { note: 'Flush, but 3 mm stay at the join.' }
   );
   s.move('hoop-on');
-  s.stop('join-line', stop('Join line', 'placement', /join|line/, ['join'], left));
+  s.stop('join-line', stopPart('Join line', 'placement', /join|line/, ['join'], left));
   s.hand(
     'lay-right',
     {
@@ -102,7 +88,7 @@ function pattern(p: Params): Pattern {
     },
     { note: 'Joining edge cut straight, adhesive up to the edge, peeled, glue up.' }
   );
-  s.stop('join-seam', stop('Join seam', 'join-seam', /join|seam/, ['join'], right));
+  s.stop('join-seam', stopPart('Join seam', 'join-seam', /join|seam/, ['join'], right));
   s.hand(
     'flip-right',
     { do: 'flip', pieceId: 'right', lineId: 'join', covers: 'right' },
@@ -111,21 +97,26 @@ function pattern(p: Params): Pattern {
   s.hand('press-seam', { do: 'press' }, { needs: ['flip-right'], note: 'At the seam only.' });
   s.stop(
     'topstitch',
-    stop('Topstitch', 'topstitch', /top/, ['top'], { threadOf: 'right-satin', visible: 'front' })
+    stopPart('Topstitch', 'topstitch', /top/, ['top'], { threadOf: 'right-satin', visible: 'front' })
   );
-  s.stop('right-zigzag', stop('Right zigzag', 'tack-down', /zig/, ['right-edge'], { ...right, width: 2 }));
+  s.stop(
+    'right-zigzag',
+    stopPart('Right zigzag', 'tack-down', /zig/, ['right-edge'], { ...right, width: 2 })
+  );
   s.move('hoop-off');
   s.hand('trim-right', { do: 'trim', pieceIds: ['right'], lineId: 'right', side: 'outside', margin: 0 });
   s.hand('fuse-all', { do: 'fuse', pieceId: 'right' }, { needs: ['trim-right'] });
   s.move('hoop-on');
   // The right piece’s thread is on.
   s.stop('right-satin', {
-    ...stop('Right satin edge', 'applique-edge', /satin|right|edge/, ['right-edge'], { visible: 'front' }),
+    ...stopPart('Right satin edge', 'applique-edge', /satin|right|edge/, ['right-edge'], {
+      visible: 'front'
+    }),
     width: SATIN_MM,
     thread: p.rightThread
   });
   s.stop('left-satin', {
-    ...stop('Left satin edge', 'applique-edge', /satin|left|edge/, ['left-edge'], { visible: 'front' }),
+    ...stopPart('Left satin edge', 'applique-edge', /satin|left|edge/, ['left-edge'], { visible: 'front' }),
     width: SATIN_MM,
     thread: p.leftThread
   });

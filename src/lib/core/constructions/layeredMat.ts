@@ -3,7 +3,7 @@ import { box, inset, shapePath, shifted } from '$lib/core/geometry';
 import { ask, hold, holding, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
-import { Sequence, type StopPart } from './sequence';
+import { Sequence, stopPart } from './sequence';
 
 const Params = z.object({
   shape: shape('rounded', 'rectangle', 'oval'),
@@ -71,24 +71,24 @@ function pattern(p: Params): Pattern {
   s.piece('back', 'BACK', p.back, 'backing', { covers: 'edge', shows: 'back' });
 
   s.hoop('hooping-1', 'Hooping', ['base']);
-  s.stop('placement', line('Placement line', 'placement', /place|position/, ['edge'], HIDDEN));
+  s.stop('placement', stopPart('Placement line', 'placement', /place|position/, ['edge'], HIDDEN));
   lay(s, 'batting', 'edge');
   lay(s, 'top', 'edge', 'spray', ['lay-batting']);
-  s.stop('tack', line('Tack-down', 'tack-down', /tack|fix/, ['edge'], HIDDEN));
+  s.stop('tack', stopPart('Tack-down', 'tack-down', /tack|fix/, ['edge'], HIDDEN));
   s.stop('details', {
-    ...line('Details', 'decoration', /detail|design/, ['quilt'], { visible: 'front' }),
+    ...stopPart('Details', 'decoration', /detail|design/, ['quilt'], { visible: 'front' }),
     estimate: [{ stitches: 2200, attended: false }],
     thread: p.details
   });
   applique(s, p);
   if (p.lettering === 'yes')
     s.stop('lettering', {
-      ...line('Lettering', 'lettering', /letter|name|text/, ['letters'], { visible: 'front' }),
+      ...stopPart('Lettering', 'lettering', /letter|name|text/, ['letters'], { visible: 'front' }),
       optional: true,
       threadOf: 'details'
     });
   s.nameGoes('details', 'top', 'letters');
-  s.stop('outline', line('Outline again', 'tack-down', /outline|again/, ['edge'], HIDDEN));
+  s.stop('outline', stopPart('Outline again', 'tack-down', /outline|again/, ['edge'], HIDDEN));
   s.move('hoop-off');
   // Only now: the stitching has pulled the top in.
   s.hand('trim-top', {
@@ -111,20 +111,20 @@ function pattern(p: Params): Pattern {
   });
   s.toFront();
   s.hand('look-under', { do: 'check-under' }, { note: 'Support the back while the hoop goes on.' });
-  s.stop('back-tack', line('Back tack-down', 'tack-down', /back|tack/, ['edge'], HIDDEN));
+  s.stop('back-tack', stopPart('Back tack-down', 'tack-down', /back|tack/, ['edge'], HIDDEN));
   s.toBack();
   s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
   s.toFront();
   if (p.throughAll === 'yes')
     s.stop('through', {
-      ...line('Quilting through all', 'quilting', /quilt|through/, ['quilt'], { visible: 'both' }),
+      ...stopPart('Quilting through all', 'quilting', /quilt|through/, ['quilt'], { visible: 'both' }),
       through: true,
       optional: true,
       threadOf: 'details'
     });
   s.hand('bobbin', { do: 'bobbin', threadId: 'stop:border' });
   s.stop('border', {
-    ...line('Satin edge', 'satin-edge', /border|edge|satin/, ['edge'], { visible: 'both' }),
+    ...stopPart('Satin edge', 'satin-edge', /border|edge|satin/, ['edge'], { visible: 'both' }),
     protected: true,
     width: p.borderWidth,
     thread: p.border
@@ -138,16 +138,6 @@ function pattern(p: Params): Pattern {
     plies: 1
   });
   return s.done();
-}
-
-function line(
-  name: string,
-  role: StopPart['role'],
-  words: RegExp,
-  lineIds: string[],
-  more: Partial<StopPart>
-): StopPart {
-  return { name, role, words, lineIds, ...more };
 }
 
 function lay(
@@ -167,7 +157,7 @@ function lay(
 function applique(s: Sequence, p: Params): void {
   s.stop(
     'applique-placement',
-    line('Appliqué placement', 'placement', /appli|place/, ['first', 'second'], HIDDEN)
+    stopPart('Appliqué placement', 'placement', /appli|place/, ['first', 'second'], HIDDEN)
   );
   for (const [piece, by] of [
     ['first', p.firstHold],
@@ -176,7 +166,7 @@ function applique(s: Sequence, p: Params): void {
     lay(s, piece, piece, by);
     s.stop(
       `${piece}-tack`,
-      line(`${piece === 'first' ? 'First' : 'Second'} tack-down`, 'tack-down', /tack/, [piece], HIDDEN)
+      stopPart(`${piece === 'first' ? 'First' : 'Second'} tack-down`, 'tack-down', /tack/, [piece], HIDDEN)
     );
     if (by === 'pins') s.hand(`unpin-${piece}`, { do: 'unpin' });
     s.hand(`trim-${piece}`, {
@@ -189,7 +179,7 @@ function applique(s: Sequence, p: Params): void {
     });
   }
   s.stop('applique-edges', {
-    ...line('Appliqué edges', 'applique-edge', /appli|edge/, ['first', 'second'], { visible: 'front' }),
+    ...stopPart('Appliqué edges', 'applique-edge', /appli|edge/, ['first', 'second'], { visible: 'front' }),
     threadOf: 'details',
     width: 3.5
   });

@@ -35,6 +35,17 @@ export type StopPart = Pick<ExpectedStop, 'name' | 'role' | 'words'> &
     thread?: DetailColour | DetailColour[];
   };
 
+/** A stop in one line: its name, role, the words a chart uses, its lines, and what else there is to say. */
+export function stopPart(
+  name: string,
+  role: Role,
+  words: RegExp,
+  lineIds: string[],
+  more: Partial<StopPart> = {}
+): StopPart {
+  return { name, role, words, lineIds, ...more };
+}
+
 /** Steps before any hooping belong to the first. */
 const FIRST = 'hooping-1';
 

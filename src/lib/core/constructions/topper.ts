@@ -3,7 +3,7 @@ import { box, inset, segment, shapePath, shifted } from '$lib/core/geometry';
 import { ask, hold, holding, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
-import { Sequence, type StopPart } from './sequence';
+import { Sequence, stopPart } from './sequence';
 
 const Params = z.object({
   shape: shape('rounded', 'oval', 'rectangle'),
@@ -47,13 +47,8 @@ export const topper: Construction<typeof Params> = {
 };
 
 const HIDDEN = { threadOf: 'border', visible: 'hidden' } as const;
-const stop = (
-  name: string,
-  role: StopPart['role'],
-  words: RegExp,
-  lineIds: string[],
-  more: Partial<StopPart> = HIDDEN
-): StopPart => ({ name, role, words, lineIds, ...more });
+const stop: typeof stopPart = (name, role, words, lineIds, more = HIDDEN) =>
+  stopPart(name, role, words, lineIds, more);
 
 function pattern(p: Params): Pattern {
   const outer = shapePath(p.shape, p.width, p.height);

@@ -1,7 +1,7 @@
 import { ask, hold } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
+import { Sequence, stopPart } from './sequence';
 import { ON_TAPE_MM, Params, pouchLines, pouchPieces } from './zipPouchParts';
 
 /** A pouch with a zip and a lining, built in one hooping and turned twice. */
@@ -52,10 +52,13 @@ function pattern(p: Params): Pattern {
   s.hand('tape-corners', { do: 'tape', pieceId: p.accent === 'yes' ? 'accent' : 'lower', strips: 2 });
   s.stop(
     'outline-tack',
-    stop('Outline tack', 'basting', /outline|baste/, ['tack'], { threadOf: 'seam-upper', visible: 'hidden' })
+    stopPart('Outline tack', 'basting', /outline|baste/, ['tack'], {
+      threadOf: 'seam-upper',
+      visible: 'hidden'
+    })
   );
   s.stop('quilting', {
-    ...stop('Quilting', 'quilting', /quilt|stippl/, ['quilt'], { visible: 'front' }),
+    ...stopPart('Quilting', 'quilting', /quilt|stippl/, ['quilt'], { visible: 'front' }),
     optional: true,
     thread: p.quilting
   });
@@ -80,20 +83,13 @@ function pattern(p: Params): Pattern {
   return s.done();
 }
 
-type Stop = Parameters<Sequence['stop']>[1];
-function stop(
-  name: string,
-  role: Stop['role'],
-  words: RegExp,
-  lineIds: string[],
-  more: Partial<Stop> = {}
-): Stop {
-  return { name, role, words, lineIds, ...more };
-}
 const HIDDEN = { threadOf: 'seam-upper', visible: 'hidden' } as const;
 
 function battingAndZip(s: Sequence, p: Params): void {
-  s.stop('batting-placement', stop('Batting placement', 'placement', /batting|place/, ['batting'], HIDDEN));
+  s.stop(
+    'batting-placement',
+    stopPart('Batting placement', 'placement', /batting|place/, ['batting'], HIDDEN)
+  );
   s.hand('lay-batting', {
     do: 'lay',
     pieceId: 'batting',
@@ -105,7 +101,7 @@ function battingAndZip(s: Sequence, p: Params): void {
   });
   s.stop(
     'batting-tack',
-    stop('Batting tack-down', 'tack-down', /batting|tack/, ['batting', 'zip-gap'], HIDDEN)
+    stopPart('Batting tack-down', 'tack-down', /batting|tack/, ['batting', 'zip-gap'], HIDDEN)
   );
   s.move('hoop-off');
   if (p.battingHold === 'pins') s.hand('unpin-batting', { do: 'unpin' });
@@ -118,7 +114,7 @@ function battingAndZip(s: Sequence, p: Params): void {
   });
   s.hand('trim-zip-gap', { do: 'cut-away-behind', pieceIds: ['batting'], lineId: 'zip-gap' });
   s.move('hoop-on');
-  s.stop('zip-placement', stop('Zip placement', 'placement', /zip/, ['zip'], HIDDEN));
+  s.stop('zip-placement', stopPart('Zip placement', 'placement', /zip/, ['zip'], HIDDEN));
   s.hand(
     'lay-zip',
     {
@@ -131,7 +127,7 @@ function battingAndZip(s: Sequence, p: Params): void {
     },
     { note: 'Slider and stops lie outside the stitching.' }
   );
-  s.stop('zip-seams', stop('Zip tack-down', 'tack-down', /zip|tack/, ['zip-tapes'], HIDDEN));
+  s.stop('zip-seams', stopPart('Zip tack-down', 'tack-down', /zip|tack/, ['zip-tapes'], HIDDEN));
   s.toBack();
   s.hand('untape-zip', { do: 'untape', strips: 4 });
   s.hand('cut-behind-zip', { do: 'cut-away-behind', pieceIds: ['stabiliser'], lineId: 'zip-gap' });
@@ -149,7 +145,7 @@ function panel(s: Sequence, p: Params, which: 'upper' | 'lower'): void {
     hold: TAPE
   });
   s.stop(`seam-${which}`, {
-    ...stop(`${name} zip seam`, 'join-seam', new RegExp(`seam|${which}`), [`seam-${which}`], {
+    ...stopPart(`${name} zip seam`, 'join-seam', new RegExp(`seam|${which}`), [`seam-${which}`], {
       visible: 'hidden'
     }),
     ...(which === 'upper' ? { thread: p.seams } : HIDDEN)
@@ -163,7 +159,7 @@ function panel(s: Sequence, p: Params, which: 'upper' | 'lower'): void {
   s.hand(`press-${which}`, { do: 'press' }, { needs: [`flip-${which}`] });
   s.stop(
     `top-${which}`,
-    stop(`${name} topstitch`, 'topstitch', /topstitch|top/, [`top-${which}`], {
+    stopPart(`${name} topstitch`, 'topstitch', /topstitch|top/, [`top-${which}`], {
       threadOf: 'seam-upper',
       visible: 'front'
     })
@@ -171,7 +167,10 @@ function panel(s: Sequence, p: Params, which: 'upper' | 'lower'): void {
 }
 
 function accent(s: Sequence): void {
-  s.stop('accent-line', stop('Accent placement', 'tack-down', /accent|place|tack/, ['accent-seam'], HIDDEN));
+  s.stop(
+    'accent-line',
+    stopPart('Accent placement', 'tack-down', /accent|place|tack/, ['accent-seam'], HIDDEN)
+  );
   s.hand('trim-lower', { do: 'trim', pieceIds: ['lower'], lineId: 'lower-cut', side: 'outside', margin: 0 });
   s.hand(
     'lay-accent',
@@ -185,7 +184,7 @@ function accent(s: Sequence): void {
     },
     { needs: ['trim-lower'] }
   );
-  s.stop('accent-seam', stop('Accent seam', 'join-seam', /accent|seam/, ['accent-seam'], HIDDEN));
+  s.stop('accent-seam', stopPart('Accent seam', 'join-seam', /accent|seam/, ['accent-seam'], HIDDEN));
   s.hand('untape-accent', { do: 'untape', strips: 4 });
   s.hand(
     'flip-accent',
@@ -212,7 +211,7 @@ function lining(s: Sequence, which: 'upper' | 'lower'): void {
   s.toFront();
   s.hand(`look-${which}`, { do: 'check-under' });
   s.stop(`lining-${which}`, {
-    ...stop(
+    ...stopPart(
       `${which === 'upper' ? 'Upper' : 'Lower'} lining topstitch`,
       'topstitch',
       /lining|topstitch/,
@@ -250,7 +249,7 @@ function backAndClosing(s: Sequence): void {
     },
     { needs: ['lay-back'] }
   );
-  s.stop('back-tack', stop('Back tack-down', 'closing-seam', /back|tack/, ['outline'], HIDDEN));
+  s.stop('back-tack', stopPart('Back tack-down', 'closing-seam', /back|tack/, ['outline'], HIDDEN));
   s.toBack();
   s.hand('lay-back-lining', {
     do: 'lay',
@@ -264,7 +263,7 @@ function backAndClosing(s: Sequence): void {
   s.toFront();
   s.hand('look-back', { do: 'check-under' });
   s.stop('closing', {
-    ...stop('Closing seam', 'closing-seam', /clos|final|seam/, ['closing'], HIDDEN),
+    ...stopPart('Closing seam', 'closing-seam', /clos|final|seam/, ['closing'], HIDDEN),
     passes: 2
   });
 }

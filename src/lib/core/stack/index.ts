@@ -1,7 +1,15 @@
 export { cutSizes, type CutSizes } from './layer';
 export * from './outside';
 export * from './simulate';
-export { type Fold, type Holding, type Layer, type Seam, type StackState, type StackStep } from './state';
+export {
+  EMPTY_STACK,
+  type Fold,
+  type Holding,
+  type Layer,
+  type Seam,
+  type StackState,
+  type StackStep
+} from './state';
 export { gapsOf, LEAST_OPENING_MM, rightSides } from './turning';
 export { clothAlong, hitsOf, liesAt, samplesOf, shareOn } from './under';
 export * from './visible';
