@@ -10,7 +10,8 @@ export const coreRooms = {
   geometry: ['units'],
   item: ['units', 'geometry'],
   shop: ['units', 'item'],
-  intake: ['units', 'geometry', 'item'],
+  drawing: ['units', 'geometry'],
+  intake: ['units', 'geometry', 'item', 'drawing'],
   constructions: ['units', 'geometry', 'item', 'shop', 'intake'],
   thread: ['units', 'item', 'shop'],
   time: ['units', 'geometry', 'item', 'shop', 'thread'],
@@ -28,9 +29,9 @@ export const libRooms = {
   data: [],
   ui: [],
   files: [],
-  workers: [],
-  server: []
+  workers: ['files'],
+  server: ['files']
 };
 
 /** Packages the core may use: pure computation, no page, no storage, no network. */
-export const corePackages = ['zod', 'papaparse', 'culori', 'clipper2-ts'];
+export const corePackages = ['zod', 'papaparse', 'culori', 'clipper2-ts', 'saxes', 'svgpath'];

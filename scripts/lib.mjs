@@ -65,7 +65,7 @@ export async function serve({ port, demo }) {
       PORT: String(port),
       HOST: process.env.HOST ?? '127.0.0.1',
       JOLT_STEP_DEMO: demo ? '1' : '0',
-      BODY_SIZE_LIMIT: '4M'
+      BODY_SIZE_LIMIT: '24M'
     }
   });
   const address = `http://127.0.0.1:${port}`;

@@ -8,17 +8,23 @@ export function refuse(status: number, code: string, message: string, path = '')
   return json({ error: { code, message, path } }, { status });
 }
 
+export type BytesResult = { ok: true; bytes: Uint8Array } | { ok: false; answer: Response };
 export type BodyResult = { ok: true; value: Record<string, unknown> } | { ok: false; answer: Response };
 
 /**
- * Reads a JSON object from a request, never more than 2 MiB of it.
+ * Reads the body of a request, never more than a limit of it.
  *
- * @returns the object, or the answer to give: 413 too large, 400 no JSON object
+ * @param most bytes
+ * @returns the bytes, or 413 where there are more
  */
-export async function readBody(request: Request): Promise<BodyResult> {
-  const tooLarge: BodyResult = {
+export async function readBytes(request: Request, most: number): Promise<BytesResult> {
+  const tooLarge: BytesResult = {
     ok: false,
-    answer: refuse(413, 'too-large', 'The request is larger than 2 MiB, the most that is read.')
+    answer: refuse(
+      413,
+      'too-large',
+      `The request is larger than ${Math.round(most / 1024 / 1024)} MiB, the most that is read.`
+    )
   };
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -35,11 +41,21 @@ export async function readBody(request: Request): Promise<BodyResult> {
     size += part.value.byteLength;
     // What is too much is read and dropped, so that the sender is still there to hear the answer; the
     // server breaks off a body without end.
-    if (size <= MAX_BODY_BYTES) chunks.push(part.value);
+    if (size <= most) chunks.push(part.value);
     else chunks.length = 0;
   }
-  if (size > MAX_BODY_BYTES) return tooLarge;
-  const text = new TextDecoder().decode(Buffer.concat(chunks));
+  return size > most ? tooLarge : { ok: true, bytes: new Uint8Array(Buffer.concat(chunks)) };
+}
+
+/**
+ * Reads a JSON object from a request, never more than 2 MiB of it.
+ *
+ * @returns the object, or the answer to give: 413 too large, 400 no JSON object
+ */
+export async function readBody(request: Request): Promise<BodyResult> {
+  const body = await readBytes(request, MAX_BODY_BYTES);
+  if (!body.ok) return body;
+  const text = new TextDecoder().decode(body.bytes);
   try {
     const value: unknown = JSON.parse(text);
     if (typeof value === 'object' && value !== null && !Array.isArray(value)) {

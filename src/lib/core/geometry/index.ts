@@ -1,3 +1,4 @@
+export * from './curve';
 export * from './offset';
 export * from './path';
 export * from './region';

@@ -33,7 +33,7 @@ export function readByHeading(cells: string[], heading: Heading): LineReading | 
   if (threadText && !thread) doubts.push(`“${threadText}” is not a thread length, so it is left out.`);
   if (thread && !thread.unitSeen) doubts.push(NO_UNIT);
   const name = cell('name') ?? '';
-  const colour = cell('colour') ?? '';
+  const colour = [cell('colour'), cell('code')].filter(Boolean).join(' ');
   if (name === '' && colour === '') return undefined;
   return {
     row: {
@@ -92,18 +92,6 @@ export function readByShape(cells: string[]): LineReading | undefined {
 
   const { name, colour } = loose ? splitWords(parts) : splitTexts(parts);
   return { row: { number, name: tidy(name), colour: tidy(colour), stitches, threadMetres }, doubts };
-}
-
-/**
- * Reads the number of stitches that a closing line states, as `Total 3,120 stitches`.
- *
- * @returns undefined when the line states no total
- */
-export function readTotal(cells: string[]): number | undefined {
-  if (!/^\W*(?:total|sum|in all)\b/i.test(cells[0] ?? '')) return undefined;
-  return words(cells.join(' ').replace(/^\W*(?:total|sum|in all)\W*/i, ' '))
-    .map(readCount)
-    .find((count) => count !== undefined);
 }
 
 /** Marks left over between the words of a line, as the dash of "Placement - 120". */

@@ -1,0 +1,5 @@
+export { kindOf, type FileKind } from './kind';
+export { LIMITS, sizeWords } from './limits';
+export { openFile, type Brought } from './openFile';
+export { readPdf, type PdfReading } from './readPdf';
+export { readZip, type Entry } from './readZip';

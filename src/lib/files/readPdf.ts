@@ -1,0 +1,116 @@
+import type { Page, Paper, Word } from '$lib/core/intake';
+import { LIMITS } from './limits';
+
+export type PdfReading =
+  | { ok: true; paper: Paper; pages: number; skipped: number }
+  | { ok: false; code: 'broken' | 'locked' | 'scanned' | 'too-slow'; message: string };
+
+/** The part of a text item that tells where it stands. */
+interface TextItem {
+  str: string;
+  width: number;
+  height: number;
+  transform: unknown[];
+}
+
+/**
+ * Reads the text of a PDF with its positions, nothing else: no picture is drawn, no script run, no font loaded.
+ *
+ * @param bytes the file
+ * @param clock milliseconds, to keep to the time limit
+ * @returns words in points, y from the top of each page; a scanned picture without text is said to be one
+ */
+export async function readPdf(
+  bytes: Uint8Array,
+  clock: () => number = () => performance.now()
+): Promise<PdfReading> {
+  const until = clock() + LIMITS.seconds * 1000;
+  const pdfjs = await library();
+  const task = pdfjs.getDocument({
+    data: bytes.slice(),
+    isEvalSupported: false,
+    disableFontFace: true,
+    useSystemFonts: false,
+    useWorkerFetch: false,
+    enableXfa: false,
+    stopAtErrors: false,
+    verbosity: 0
+  });
+  // A locked file would wait for its password for ever.
+  let locked = false;
+  task.onPassword = (): void => {
+    locked = true;
+    void task.destroy();
+  };
+  try {
+    const pdf = await task.promise;
+    const count = Math.min(pdf.numPages, LIMITS.pdf.pages);
+    const pages: Page[] = [];
+    for (let number = 1; number <= count; number++) {
+      if (clock() > until) {
+        return {
+          ok: false,
+          code: 'too-slow',
+          message: `Page ${number} was not reached within ${LIMITS.seconds} s, the most a PDF may take. Print only the pages of the chart into a new PDF.`
+        };
+      }
+      const page = await pdf.getPage(number);
+      const { width, height, transform } = page.getViewport({ scale: 1 });
+      const content = await page.getTextContent();
+      const words = content.items.flatMap((item) => ('str' in item ? (wordOf(item, transform) ?? []) : []));
+      pages.push({ width, height, words });
+      page.cleanup();
+    }
+    if (pages.every(({ words }) => words.length === 0)) {
+      return {
+        ok: false,
+        code: 'scanned',
+        message:
+          'This PDF is a picture: a scanned page holds no text that could be read. Type the rows in, or bring the chart as text.'
+      };
+    }
+    return { ok: true, paper: { pages }, pages: pdf.numPages, skipped: pdf.numPages - count };
+  } catch {
+    if (locked)
+      return {
+        ok: false,
+        code: 'locked',
+        message: 'This PDF is locked with a password. Open it and print it into a new PDF.'
+      };
+    return {
+      ok: false,
+      code: 'broken',
+      message: 'This PDF is damaged and cannot be opened. Download it again, or bring the chart as text.'
+    };
+  } finally {
+    await task.destroy().catch(() => undefined);
+  }
+}
+
+/** Where a text item stands, as seen on the page; upright text only. */
+function wordOf(item: TextItem, page: number[]): Word | undefined {
+  if (item.str.trim() === '') return undefined;
+  const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = item.transform as number[];
+  const [pa = 1, pb = 0, pc = 0, pd = -1, pe = 0, pf = 0] = page;
+  const height = Math.hypot(c, d) || item.height || 10;
+  // Text that runs up a margin is no row of a chart.
+  const along = [pa * a + pc * b, pb * a + pd * b] as const;
+  if (Math.abs(along[1]) > Math.abs(along[0])) return undefined;
+  const x = pa * e + pc * f + pe;
+  const y = pb * e + pd * f + pf;
+  if (![x, y, item.width].every(Number.isFinite)) return undefined;
+  return { text: item.str, x, y, width: item.width, height };
+}
+
+type Library = typeof import('pdfjs-dist/legacy/build/pdf.mjs');
+let loaded: Promise<Library> | undefined;
+
+/** The library with its worker in the same thread: the reader runs in a worker of its own, or on the server. */
+function library(): Promise<Library> {
+  loaded ??= (async () => {
+    const worker = await import('pdfjs-dist/legacy/build/pdf.worker.mjs');
+    Object.assign(globalThis, { pdfjsWorker: worker });
+    return import('pdfjs-dist/legacy/build/pdf.mjs');
+  })();
+  return loaded;
+}

@@ -1,0 +1,1 @@
+export { openFileInWorker } from './openFile';
