@@ -71,7 +71,7 @@ function answersOf({
       `${key} ${say}`,
       { ...defaults, [key]: value }
     ];
-    if (question.kind === 'choice')
+    if (question.kind === 'choice' || question.kind === 'outline')
       return question.options.filter(({ value }) => value !== own).map(({ value }) => withValue(value));
     if (question.kind === 'material')
       return question.kinds

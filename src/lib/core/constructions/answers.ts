@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Shape } from '$lib/core/geometry';
+import { Path, Point, type Outline, type Shape } from '$lib/core/geometry';
 import { Material, type Hold, type MaterialKind } from '$lib/core/item';
 import type { Question } from './construction';
 
@@ -47,15 +47,32 @@ export const threads = (
     .max(30)
     .default(standard.map(([name, colour]) => ({ name, colour })));
 
-/** One of the outlines a construction offers, the first being the usual one. */
-export const shape = (...shapes: [Shape, ...Shape[]]): z.ZodDefault<z.ZodEnum<Record<Shape, Shape>>> =>
-  z.enum(Object.fromEntries(shapes.map((each) => [each, each])) as Record<Shape, Shape>).default(shapes[0]);
+/** An outline the maker has drawn; it is stretched to the width and height that are asked. */
+const DrawnOutline = z.object({
+  drawn: Path.extend({ points: z.array(Point).min(3).max(5000) }).refine(
+    ({ closed }) => closed,
+    'choose an outline that is closed'
+  )
+});
+
+/** One of the outlines a construction offers, the first being the usual one, or one that was drawn. */
+export function shape<const Shapes extends readonly [Shape, ...Shape[]]>(
+  ...shapes: Shapes
+): z.ZodDefault<z.ZodType<Outline>> {
+  const outline: z.ZodType<Outline> = z.union([z.enum(shapes), DrawnOutline]);
+  return outline.default(shapes[0]);
+}
 
 const SHAPE_LABELS: Record<Shape, string> = {
   rectangle: 'Square corners',
   rounded: 'Rounded corners',
   tab: 'Rounded ends',
-  oval: 'Circle or oval'
+  oval: 'Circle or oval',
+  shield: 'Shield',
+  heart: 'Heart',
+  bib: 'Bib',
+  pouch: 'Pouch front',
+  scallop: 'Scalloped'
 };
 
 /** What a piece can be held with, where makers differ. */
@@ -97,8 +114,12 @@ export const ask = {
     options: Object.entries(options).map(([value, words]) => ({ value, label: words })),
     ...(help !== undefined && { help })
   }),
-  shape: (...shapes: Shape[]): Question<'shape'> =>
-    ask.choice('shape', 'Shape', Object.fromEntries(shapes.map((each) => [each, SHAPE_LABELS[each]]))),
+  shape: (...shapes: Shape[]): Question<'shape'> => ({
+    key: 'shape',
+    kind: 'outline',
+    label: 'Shape',
+    options: shapes.map((value) => ({ value, label: SHAPE_LABELS[value] }))
+  }),
   material: <K extends string>(
     key: K,
     label: string,

@@ -6,7 +6,7 @@ import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 
 const Params = z.object({
-  shape: shape('oval', 'rounded', 'rectangle', 'tab'),
+  shape: shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
   width: sideMm(60, 20, 200),
   height: sideMm(60, 20, 200),
   borderWidth: sideMm(4, 3, 8),
@@ -30,7 +30,7 @@ export const batchPatch: Construction<typeof Params> = {
     'Several blanks marked and cut from one hooping, then stitched and edged on film, which pops them out.',
   params: Params,
   questions: [
-    ask.shape('oval', 'rounded', 'rectangle', 'tab'),
+    ask.shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
     ask.length('width', 'Outer edge of the border, width'),
     ask.length('height', 'Outer edge of the border, height'),
     ask.length('borderWidth', 'Width of the satin border'),

@@ -6,7 +6,7 @@ import { satinPhase, zigzagPhase, type Pattern } from './pattern';
 import { Sequence } from './sequence';
 
 const Params = z.object({
-  shape: shape('rounded', 'oval', 'rectangle', 'tab'),
+  shape: shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
   width: sideMm(76, 25, 300),
   height: sideMm(76, 25, 300),
   borderWidth: sideMm(4, 3, 8),
@@ -22,7 +22,7 @@ export const borderPatch: Construction<typeof Params> = {
   summary: 'Design first, cut out on its line, then edged in satin on wash-away: an edge with no raw cloth.',
   params: Params,
   questions: [
-    ask.shape('rounded', 'oval', 'rectangle', 'tab'),
+    ask.shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
     ask.length('width', 'Outer edge of the border, width'),
     ask.length('height', 'Outer edge of the border, height'),
     ask.length('borderWidth', 'Width of the satin border'),

@@ -7,6 +7,7 @@ export type Question<Key extends string = string> =
   | { key: Key; kind: 'number'; label: string; help?: string }
   | { key: Key; kind: 'text'; label: string; help?: string }
   | { key: Key; kind: 'choice'; label: string; help?: string; options: { value: string; label: string }[] }
+  | { key: Key; kind: 'outline'; label: string; help?: string; options: { value: string; label: string }[] }
   | { key: Key; kind: 'material'; label: string; help?: string; kinds: { value: string; label: string }[] }
   | { key: Key; kind: 'thread'; label: string; help?: string; onlyWithoutChart: true }
   | { key: Key; kind: 'threads'; label: string; help?: string; onlyWithoutChart: true };

@@ -7,7 +7,7 @@ import { Sequence, stopPart } from './sequence';
 
 const Params = z.object({
   school: z.enum(['scissors', 'cut-through', 'needles']).default('scissors'),
-  shape: shape('oval', 'rounded', 'tab', 'rectangle'),
+  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart'),
   width: sideMm(50, 15, 150),
   height: sideMm(40, 15, 150),
   eyelet: z.enum(['no', 'yes']).default('no'),
@@ -33,7 +33,7 @@ export const cutwork: Construction<typeof Params> = {
       'cut-through': 'Knife: cloth and stabiliser, then patched',
       needles: 'Cutting needles at four angles'
     }),
-    ask.shape('oval', 'rounded', 'tab', 'rectangle'),
+    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart'),
     ask.length('width', 'The window, width'),
     ask.length('height', 'The window, height'),
     ask.choice('eyelet', 'Punched eyelet', { no: 'No', yes: 'One, punched' }),

@@ -16,7 +16,7 @@ import { Sequence } from './sequence';
 
 const method = z.enum(['pre-cut', 'trim-in-place']);
 const Params = z.object({
-  shape: shape('oval', 'rounded', 'tab', 'rectangle'),
+  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
   width: sideMm(50, 15, 200),
   height: sideMm(60, 15, 200),
   edge: z.enum(['satin', 'blanket', 'motif']).default('satin'),
@@ -42,7 +42,7 @@ export const fusedApplique: Construction<typeof Params> = {
     'Pre-cut shapes laid inside their lines, fused and edged; a later piece covers a part of the first.',
   params: Params,
   questions: [
-    ask.shape('oval', 'rounded', 'tab', 'rectangle'),
+    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
     ask.length('width', 'A shape, width'),
     ask.length('height', 'A shape, height'),
     ask.choice('edge', 'Edge stitch', { satin: 'Satin', blanket: 'Blanket', motif: 'Motif' }),

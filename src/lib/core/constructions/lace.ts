@@ -6,7 +6,7 @@ import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 
 const Params = z.object({
-  shape: shape('oval', 'rounded', 'tab', 'rectangle'),
+  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
   width: sideMm(60, 20, 300),
   height: sideMm(60, 20, 300),
   parts: count(1, 1, 6),
@@ -26,7 +26,7 @@ export const lace: Construction<typeof Params> = {
     'Underlay and lace on wash-away, the bobbin in the lace’s own colour, rinsed and dried; sets are joined.',
   params: Params,
   questions: [
-    ask.shape('oval', 'rounded', 'tab', 'rectangle'),
+    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
     ask.length('width', 'One part, width'),
     ask.length('height', 'One part, height'),
     ask.number('parts', 'Parts in the hoop'),

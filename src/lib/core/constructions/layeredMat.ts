@@ -6,7 +6,7 @@ import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
 
 const Params = z.object({
-  shape: shape('rounded', 'rectangle', 'oval'),
+  shape: shape('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
   width: sideMm(150, 70, 400),
   height: sideMm(110, 70, 300),
   borderWidth: sideMm(5, 4, 8),
@@ -31,7 +31,7 @@ export const layeredMat: Construction<typeof Params> = {
     'Batting, top and two appliqué pieces, a vinyl back under the hoop, one satin edge round everything.',
   params: Params,
   questions: [
-    ask.shape('rounded', 'rectangle', 'oval'),
+    ask.shape('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
     ask.length('width', 'Outer edge, width'),
     ask.length('height', 'Outer edge, height'),
     ask.length('borderWidth', 'Width of the satin edge'),

@@ -6,7 +6,7 @@ import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 
 const Params = z.object({
-  shape: shape('oval', 'rounded', 'rectangle', 'tab'),
+  shape: shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
   width: sideMm(80, 15, 400),
   height: sideMm(80, 15, 400),
   borderWidth: sideMm(4, 2, 10),
@@ -28,7 +28,7 @@ export const patch: Construction<typeof Params> = {
   summary: 'Colours and border stitched on hooped felt or canvas, then cut out close. To sew on or iron on.',
   params: Params,
   questions: [
-    ask.shape('oval', 'rounded', 'rectangle', 'tab'),
+    ask.shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
     ask.length('width', 'Outer edge of the border, width'),
     ask.length('height', 'Outer edge of the border, height'),
     ask.length('borderWidth', 'Width of the satin border'),

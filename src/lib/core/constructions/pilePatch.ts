@@ -6,7 +6,7 @@ import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 
 const Params = z.object({
-  shape: shape('rounded', 'oval', 'rectangle', 'tab'),
+  shape: shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
   width: sideMm(90, 30, 300),
   height: sideMm(60, 30, 300),
   edge: z.enum(['satin', 'zigzag']).default('satin'),
@@ -24,7 +24,7 @@ export const pilePatch: Construction<typeof Params> = {
   summary: 'Towelling or fleece on felt, trimmed in the hoop, lettered through a topping that tears off.',
   params: Params,
   questions: [
-    ask.shape('rounded', 'oval', 'rectangle', 'tab'),
+    ask.shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
     ask.length('width', 'Edge of the pile, width'),
     ask.length('height', 'Edge of the pile, height'),
     ask.choice('edge', 'Edge', { satin: 'Satin edge', zigzag: 'The zigzag stays open' }),

@@ -1,4 +1,4 @@
-import { pathArea, pathLength, type Path } from '$lib/core/geometry';
+import { pathArea, pathLength, type Outline, type Path } from '$lib/core/geometry';
 import {
   Operation,
   type Hooping,
@@ -113,9 +113,17 @@ export class Sequence {
   #stopsHere: string[] = [];
   #moves = 0;
 
-  constructor(variant: Pick<Variant, 'shape' | 'size' | 'finished' | 'edge'>) {
+  constructor({ shape, ...variant }: Pick<Variant, 'size' | 'finished' | 'edge'> & { shape: Outline }) {
     this.#pattern = {
-      variant: { id: 'variant-1', name: 'As drawn', overrides: {}, lines: {}, phases: {}, ...variant },
+      variant: {
+        id: 'variant-1',
+        name: 'As drawn',
+        overrides: {},
+        lines: {},
+        phases: {},
+        shape: typeof shape === 'object' ? 'drawn' : shape,
+        ...variant
+      },
       hoopings: [],
       lines: [],
       pieces: [],

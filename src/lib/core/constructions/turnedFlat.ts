@@ -7,7 +7,7 @@ import { Sequence, type StopPart } from './sequence';
 
 const Params = z.object({
   school: z.enum(['all-hooped', 'pieced', 'floated']).default('all-hooped'),
-  shape: shape('rounded', 'rectangle', 'oval'),
+  shape: shape('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
   width: sideMm(160, 60, 400),
   height: sideMm(200, 60, 400),
   opening: sideMm(80, 30, 150),
@@ -36,7 +36,7 @@ export const turnedFlat: Construction<typeof Params> = {
       pieced: 'Batting floated, two fronts joined and flipped',
       floated: 'Batting and front floated on hooped stabiliser'
     }),
-    ask.shape('rounded', 'rectangle', 'oval'),
+    ask.shape('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
     ask.length('width', 'Finished width'),
     ask.length('height', 'Finished height'),
     ask.length('opening', 'Opening to turn through', 'at least 60 mm'),

@@ -48,8 +48,20 @@ export const Phase = z.object({
 });
 export type Phase = z.infer<typeof Phase>;
 
+const Hundredths = z.array(z.number().int().min(-200_000).max(200_000)).max(500_000);
+
+/** Stitches that came in with a list or a drawing: places in hundredths of a millimetre. */
+export const Stitched = z.object({
+  from: z.enum(['list', 'drawing']),
+  x: Hundredths,
+  y: Hundredths,
+  jumps: z.array(z.number().int().min(0)).default([]).describe('places reached by a jump'),
+  trims: z.array(z.number().int().min(0)).default([]).describe('places after a trim')
+});
+export type Stitched = z.infer<typeof Stitched>;
+
 /** Where a stitch count comes from, since a guess must never look like a fact. */
-export const CountSource = z.enum(['chart', 'maker', 'estimate', 'none']);
+export const CountSource = z.enum(['chart', 'maker', 'geometry', 'estimate', 'none']);
 export type CountSource = z.infer<typeof CountSource>;
 
 export const Stop = z.object({
@@ -70,6 +82,7 @@ export const Stop = z.object({
   countSource: CountSource,
   phases: z.array(Phase).min(1),
   lineIds: z.array(Id).default([]),
+  stitched: Stitched.optional().describe('its stitches, where they are known one by one'),
   halts: z.boolean().default(true).describe('hands are needed after this stop'),
   protected: z.boolean().default(false).describe('a bobbin must not run out inside this stop'),
   through: z.boolean().default(false).describe('goes through every layer on purpose, as quilting through all')
@@ -194,7 +207,7 @@ export type Hooping = z.infer<typeof Hooping>;
 export const Variant = z.object({
   id: Id,
   name: z.string().min(1).max(80),
-  shape: z.enum(SHAPES),
+  shape: z.enum([...SHAPES, 'drawn']),
   size: z.object({ width: Mm, height: Mm }).describe('outline as stitched, mm'),
   finished: z.object({ width: Mm, height: Mm }).describe('size of the finished item, mm'),
   edge: z.string().max(80),

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Question } from '$lib/core/constructions';
+  import type { Path } from '$lib/core/geometry';
   import type { LengthUnit } from '$lib/core/units';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -10,9 +11,14 @@
     question: Question;
     unit: LengthUnit;
     value: unknown;
+    /** Outlines the maker has drawn, where a shape is asked. */
+    drawn?: { name: string; path: Path }[];
     onanswer: (value: unknown) => void;
   }
-  let { question, unit, value, onanswer }: Props = $props();
+  let { question, unit, value, drawn = [], onanswer }: Props = $props();
+
+  const isDrawn = (path: Path, answer: unknown): boolean =>
+    typeof answer === 'object' && answer !== null && 'drawn' in answer && answer.drawn === path;
 
   type Colour = { name: string; colour: string };
   const id = $props.id();
@@ -60,17 +66,26 @@
       onchange={(event) => onanswer(event.currentTarget.value)}
     />
   </div>
-{:else if question.kind === 'choice'}
+{:else if question.kind === 'choice' || question.kind === 'outline'}
   <div class="flex flex-col gap-1">
     <label class="label" for={id}>{question.label}</label>
     <select
       {id}
       class="field"
-      value={String(value)}
-      onchange={(event) => onanswer(event.currentTarget.value)}
+      value={typeof value === 'object'
+        ? `drawn-${drawn.findIndex(({ path }) => isDrawn(path, value))}`
+        : String(value)}
+      onchange={({ currentTarget }) => {
+        const at = /^drawn-(\d+)$/.exec(currentTarget.value)?.[1];
+        const outline = at === undefined ? undefined : drawn[Number(at)];
+        onanswer(outline ? { drawn: outline.path } : currentTarget.value);
+      }}
     >
       {#each question.options as option (option.value)}<option value={option.value}>{option.label}</option
         >{/each}
+      {#if question.kind === 'outline'}{#each drawn as { name }, at (at)}<option value="drawn-{at}"
+            >Drawn: {name}</option
+          >{/each}{/if}
     </select>
   </div>
 {:else if question.kind === 'material'}

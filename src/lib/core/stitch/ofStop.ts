@@ -1,0 +1,131 @@
+import { pathLength, type Path } from '$lib/core/geometry';
+import { findLine, stitchKind, type Item, type Phase, type Stop } from '$lib/core/item';
+import { satinStitches, zigzagStitches } from './column';
+import { runStitches } from './run';
+import {
+  COMMAND,
+  joined,
+  measure,
+  StitchWriter,
+  type Command,
+  type Measure,
+  type Stitches
+} from './stitches';
+
+/** Stitches of a stop and where they come from: a list or drawing brought in, or the lines of the item. */
+export interface StopGeometry {
+  stitches: Stitches;
+  source: 'list' | 'drawing' | 'lines';
+  measure: Measure;
+}
+
+/** Places are stored in hundredths of a millimetre. */
+const UNIT = 100;
+const WORDS = Object.keys(COMMAND) as Command[];
+
+/** Stitches as a stop keeps them: whole numbers, hundredths of a millimetre. */
+export function packStitches(
+  { x, y, command }: Stitches,
+  from: 'list' | 'drawing'
+): NonNullable<Stop['stitched']> {
+  const jumps: number[] = [];
+  const trims: number[] = [];
+  command.forEach((each, at) => {
+    if (each === COMMAND.jump) jumps.push(at);
+    else if (each === COMMAND.trim) trims.push(at);
+  });
+  return {
+    from,
+    x: Array.from(x, (value) => Math.round(value * UNIT) + 0),
+    y: Array.from(y, (value) => Math.round(value * UNIT) + 0),
+    jumps,
+    trims
+  };
+}
+
+/** What `packStitches` has packed, as typed arrays again. */
+export function unpackStitches({ x, y, jumps, trims }: NonNullable<Stop['stitched']>): Stitches {
+  const command = new Uint8Array(x.length);
+  for (const at of jumps) command[at] = COMMAND[WORDS[1] ?? 'jump'];
+  for (const at of trims) command[at] = COMMAND[WORDS[2] ?? 'trim'];
+  return {
+    x: Float32Array.from(x, (value) => value / UNIT),
+    y: Float32Array.from(y, (value) => value / UNIT),
+    command
+  };
+}
+
+const unpacked = new WeakMap<object, StopGeometry>();
+const generated = new WeakMap<Path, Map<string, Stitches>>();
+
+/**
+ * The stitches of a stop where its geometry is known: brought in with a list or drawing, or laid along its lines as its
+ * role and phases say. Decoration, lettering and lace have lines that only bound them, so nothing is laid there.
+ *
+ * @returns null where only counts are known
+ */
+export function geometryOf(stop: Stop, item: Item): StopGeometry | null {
+  if (stop.stitched) {
+    const known = unpacked.get(stop.stitched);
+    if (known) return known;
+    const stitches = unpackStitches(stop.stitched);
+    const made: StopGeometry = { stitches, source: stop.stitched.from, measure: measure(stitches) };
+    unpacked.set(stop.stitched, made);
+    return made;
+  }
+  if (stitchKind(stop.role) === 'fill' || stop.role === 'bars' || stop.role === 'quilting') return null;
+  const paths = stop.lineIds.flatMap((id) => findLine(item, id)?.path ?? []);
+  if (paths.length === 0 || stop.countSource === 'none') return null;
+  const around = paths.reduce((sum, path) => sum + pathLength(path), 0);
+  const parts = stop.phases.flatMap((phase) => paths.map((path) => laid(path, phase, stop, around)));
+  const stitches = parts.length === 1 && parts[0] ? parts[0] : joinedOnce(parts);
+  const known = measured.get(stitches) ?? measure(stitches);
+  measured.set(stitches, known);
+  return { stitches, source: 'lines', measure: known };
+}
+
+const measured = new WeakMap<Stitches, Measure>();
+const joints = new WeakMap<Stitches, { parts: readonly Stitches[]; whole: Stitches }>();
+
+/** Parts joined; the same parts give the same whole. */
+function joinedOnce(parts: readonly Stitches[]): Stitches {
+  const [first] = parts;
+  if (!first) return new StitchWriter().done();
+  const known = joints.get(first);
+  if (known && known.parts.length === parts.length && known.parts.every((part, at) => part === parts[at]))
+    return known.whole;
+  const whole = joined(parts);
+  joints.set(first, { parts, whole });
+  return whole;
+}
+
+/** One phase of a stop along one of its lines; a count that is known sets how near the stitches lie. */
+function laid(path: Path, phase: Phase, stop: Stop, around: number): Stitches {
+  const known = stop.countSource === 'estimate' || phase.stitches === 0 ? null : phase.stitches;
+  const width = phase.width ?? (stitchKind(stop.role) === 'satin' ? 4 : undefined);
+  if (width !== undefined) {
+    const open = phase.cap !== undefined || stitchKind(stop.role) !== 'satin';
+    const spacing = known === null ? (open ? 1.5 : 0.4) : Math.max(0.15, around / known);
+    const key = `${open ? 'zigzag' : 'satin'} ${width} ${spacing.toFixed(3)}`;
+    return once(path, key, () =>
+      open
+        ? zigzagStitches(path, { width, spacing })
+        : satinStitches(path, { width, spacing, underlay: 'none' })
+    );
+  }
+  const usual = phase.length ?? 2.5;
+  const wanted = known ?? phase.stitches;
+  // So many stitches of the usual length go round so many times.
+  const passes = Math.min(3, Math.max(1, Math.round((wanted * usual) / Math.max(1, around))));
+  const length = known === null ? usual : Math.min(12, Math.max(0.5, (around * passes) / known));
+  const kind = passes === 1 ? 'single' : passes === 2 ? 'double' : 'triple';
+  return once(path, `run ${length.toFixed(3)} ${kind}`, () => runStitches(path, { length, kind }));
+}
+
+function once(path: Path, key: string, make: () => Stitches): Stitches {
+  let byKey = generated.get(path);
+  if (!byKey) generated.set(path, (byKey = new Map()));
+  let stitches = byKey.get(key);
+  if (!stitches) byKey.set(key, (stitches = make()));
+  return stitches;
+}
