@@ -25,9 +25,10 @@ describe('words beside a stop', () => {
       'seen front and back'
     ]);
   });
-  it('say when a count is only an estimate', () => {
+  it('say when a count is measured, and when it is only an estimate', () => {
     const fob = plan(makeItem('snap-tab'), undefined, badgerShop());
-    expect(stopNote(stepOf(fob.steps, 'stop-1'))).to.equal('hidden · count estimated');
+    expect(stopNote(stepOf(fob.steps, 'stop-1'))).to.equal('hidden · count measured');
+    expect(stopNote(stepOf(fob.steps, 'stop-3'))).to.include('count estimated');
   });
   it('are none for a hand step', () => expect(stopNote(stepOf(badger.steps, 'lay-back'))).to.equal(''));
   it('a step’s time is its own, whichever its kind', () => {

@@ -4,16 +4,19 @@ import {
   type CountSource,
   type Item,
   type Operation,
-  type Remark,
   type Step,
   type Stop,
   type Thread
 } from '$lib/core/item';
 import type { Alignment } from './align';
 import type { DetailColour, ExpectedStop, Pattern } from './pattern';
+import { remarksOf, type Built } from './remarks';
 
 /** The chart an item is made from: the text as it was pasted, its rows and where they belong. */
 export interface ChartInput {
+  source?: { kind: 'pasted-chart' | 'pdf-chart' | 'drawing' | 'stitch-list'; name?: string };
+  /** What its thread lengths mean, where the maker or the reader knows. */
+  meaning?: 'used' | 'path';
   text: string;
   setAside: number[];
   rows: ReadRow[];
@@ -68,7 +71,12 @@ export function assemble(pattern: Pattern, input: AssembleInput): Item {
         variantId: pattern.variant.id,
         name: input.name,
         ...(input.chart && {
-          source: { kind: 'pasted-chart' as const, text: input.chart.text, setAside: input.chart.setAside }
+          source: {
+            ...(input.chart.source ?? { kind: 'pasted-chart' as const }),
+            text: input.chart.text,
+            setAside: input.chart.setAside
+          },
+          ...(input.chart.meaning && { threadMeaning: input.chart.meaning })
         }),
         stops: built.stops
       }
@@ -79,16 +87,6 @@ export function assemble(pattern: Pattern, input: AssembleInput): Item {
     remarks: remarksOf(pattern, built, steps),
     answers: []
   };
-}
-
-/** Stops in file order, and which of them each expected stop became. */
-interface Built {
-  stops: Stop[];
-  byKey: Map<string, Stop[]>;
-  /** Extra stops, each with the stop of the chart before it. */
-  extras: { stop: Stop; after: Stop | undefined }[];
-  /** Threads of the pattern that belong to no stop, by key. */
-  named: Map<string, string>;
 }
 
 function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack): Built {
@@ -113,9 +111,9 @@ function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack
       confidence: match?.fixed ? 1 : role === row.role ? row.confidence : 0.7,
       threadId: threads.take(colour || 'Not charted', colourOf(colour)),
       visible: first?.visible ?? 'unknown',
-      countSource: stitches === null ? 'none' : 'chart',
+      countSource: stitches === null ? 'none' : row.stitched?.from === 'drawing' ? 'estimate' : 'chart',
       phases: [phaseOf(stitches ?? 0, first)],
-      lineIds: [...new Set(targets.flatMap(({ lineIds }) => lineIds))],
+      ...linesOf(row, targets),
       halts: true,
       protected: targets.some((target) => target.protected),
       through: targets.some((target) => target.through)
@@ -153,6 +151,18 @@ function stopsFromPattern(pattern: Pattern, threads: ThreadRack): Built {
     });
   }
   return built;
+}
+
+/**
+ * Where a stop stitches. A line of the pattern says more than a drawing of it; a stop the pattern does not bound, and
+ * any stop of a stitch list, keeps its own stitches.
+ */
+function linesOf({ stitched }: ReadRow, targets: ExpectedStop[]): Pick<Stop, 'lineIds' | 'stitched'> {
+  const lineIds = [...new Set(targets.flatMap((target) => target.lineIds))];
+  if (!stitched) return { lineIds };
+  const isDetail = targets.length === 0 || targets.some(({ repeats }) => repeats);
+  if (stitched.from === 'drawing' && lineIds.length > 0 && !isDetail) return { lineIds };
+  return { lineIds: isDetail ? [] : lineIds, stitched };
 }
 
 function expectedStop(
@@ -262,49 +272,6 @@ function markHalts(steps: Step[], stops: Stop[]): void {
     steps.flatMap((step, at) => (step.kind === 'stop' && steps[at + 1]?.kind !== 'stop' ? [step.stopId] : []))
   );
   for (const stop of stops) stop.halts = halting.has(stop.id);
-}
-
-function remarksOf(pattern: Pattern, built: Built, steps: Step[]): Remark[] {
-  const remarks: Remark[] = [];
-  const nameOfKey = new Map(pattern.expected.map(({ key, name }) => [key, name.toLowerCase()]));
-  for (const stop of built.stops) {
-    const step = steps.find((candidate) => candidate.kind === 'stop' && candidate.stopId === stop.id);
-    const base = { stepId: step?.id };
-    if (stop.number === null) {
-      remarks.push({
-        ...base,
-        id: `no-row-${stop.expects ?? stop.id}`,
-        severity: 'warn',
-        text: `Your chart has no row for the ${nameOfKey.get(stop.expects ?? '') ?? stop.name}. Its hand steps stay; check which stop of your file does this.`
-      });
-    } else if (stop.countSource === 'none') {
-      remarks.push({
-        ...base,
-        id: `no-count-${stop.id}`,
-        severity: 'warn',
-        text: `Stop ${stop.number} has no stitch count, so its time is not counted.`
-      });
-    }
-  }
-  for (const { stop } of built.extras) {
-    remarks.push({
-      id: `extra-${stop.id}`,
-      severity: 'note',
-      stepId: stop.id,
-      text: `Stop ${stop.number ?? ''} is extra: the pattern does not expect it. It stays where your chart has it.`
-    });
-  }
-  for (const step of steps) {
-    if (step.kind !== 'stop' || step.pass === 1) continue;
-    const number = built.stops.find(({ id }) => id === step.stopId)?.number;
-    remarks.push({
-      id: `again-${step.id}`,
-      severity: 'note',
-      stepId: step.id,
-      text: `Stop ${number ?? ''} runs again here: send the machine back to it before you start.`
-    });
-  }
-  return remarks;
 }
 
 function acceptsRole(expected: ExpectedStop, role: ReadRow['role']): boolean {

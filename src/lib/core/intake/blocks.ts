@@ -4,7 +4,7 @@ import { labelled } from './labels';
 import { readStopNumber } from './numbers';
 import type { Cell, PaperLine } from './paper';
 import { readByShape } from './readLine';
-import { BESIDE, type RowLine } from './rows';
+import { BESIDE, placeOf, type RowLine } from './rows';
 
 type Values = Partial<Record<Field, string>>;
 interface Block {
@@ -12,6 +12,7 @@ interface Block {
   lines: number[];
   page: number;
   column: number;
+  parts: PaperLine[];
 }
 
 /** Whether stops stand in blocks of labelled values, rather than one to a line. */
@@ -60,12 +61,15 @@ export function readBlocks(lines: PaperLine[]): { rows: RowLine[]; unread: Paper
           let block = blocks.at(-1);
           const begins = start || (starts.first !== null && field === starts.first);
           if (begins || (field !== 'loose' && block?.values[field] !== undefined && field === 'number')) {
-            block = { values: {}, lines: [], page, column };
+            block = { values: {}, lines: [], page, column, parts: [] };
             blocks.push(block);
           }
           if (!block || (field === 'loose' && block.page !== page)) continue;
           used.add(line.line);
-          if (!block.lines.includes(line.line)) block.lines.push(line.line);
+          if (!block.lines.includes(line.line)) {
+            block.lines.push(line.line);
+            block.parts.push({ ...line, cells });
+          }
           put(block.values, field, value);
         }
       }
@@ -195,11 +199,12 @@ function inOrder(blocks: Block[]): Block[] {
   return blocks;
 }
 
-function asRow({ values, lines, column }: Block): RowLine {
+function asRow({ values, lines, column, parts }: Block): RowLine {
   const fields = FIELDS.filter((field) => values[field] !== undefined);
   return {
     line: (lines[0] ?? 1) + column * BESIDE,
     lines,
+    place: placeOf(parts),
     cells: fields.map((field) => values[field] ?? ''),
     heading: { fields: [...fields], threadUnit: undefined }
   };

@@ -1,16 +1,23 @@
-import type { ChartRow } from '$lib/core/item';
+import type { ChartRow, Stitched } from '$lib/core/item';
 import { hasBlocks, readBlocks } from './blocks';
 import { isTotal, readFacts, type PaperFacts } from './facts';
 import { readInstructions, type Instruction } from './instructions';
 import { linesOf, linesOfText, type Paper, type PaperLine } from './paper';
 import { readByHeading, readByShape } from './readLine';
 import { guessRole, type RoleGuess } from './roleGuess';
-import { BESIDE, tableRows, type RowLine } from './rows';
+import { BESIDE, tableRows, type Place, type RowLine } from './rows';
 import { turnedTables } from './turned';
 import { threadMeaning, type MeaningGuess } from './threadMeaning';
 
 /** A row of a chart with the role it seems to have, and the lines of the paper it stood on. */
-export type ReadRow = ChartRow & RoleGuess & { lines?: number[] };
+export type ReadRow = ChartRow &
+  RoleGuess & {
+    lines?: number[];
+    /** Where on the paper it stands. */
+    place?: Place | undefined;
+    /** Its stitches, where a drawing or a stitch list gave them. */
+    stitched?: Stitched;
+  };
 
 /** Something about a line that the maker should see. The line itself is kept as it was. */
 export interface ChartProblem {
@@ -95,7 +102,7 @@ function readLines(all: PaperLine[], setAside: readonly number[], cut: boolean):
   const { rows: found, unread } =
     turned ?? (hasBlocks(body) ? readBlocks(body) : { rows: tableRows(body), unread: [] });
 
-  const rows: (ChartRow & { lines: number[] })[] = [];
+  const rows: (ChartRow & Pick<ReadRow, 'lines' | 'place'> & { lines: number[] })[] = [];
   const notRead: PaperLine[] = [...unread, ...rest.filter((line) => !body.includes(line))];
   for (const row of found) {
     if (setAside.includes(row.line)) {
@@ -107,7 +114,12 @@ function readLines(all: PaperLine[], setAside: readonly number[], cut: boolean):
       notRead.push(...rest.filter(({ line }) => row.lines.includes(line)));
       continue;
     }
-    rows.push({ line: row.line, lines: row.lines, ...clipped(read.row) });
+    rows.push({
+      line: row.line,
+      lines: row.lines,
+      ...(row.place && { place: row.place }),
+      ...clipped(read.row)
+    });
     for (const message of read.doubts) report(row.line, 'doubt', message);
   }
 

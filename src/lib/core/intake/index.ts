@@ -5,5 +5,6 @@ export type { Instruction } from './instructions';
 export { linesOf, type Page, type Paper, type PaperLine, type Word } from './paper';
 export { matchInstructions, type InstructionMatch, type StepWords } from './matchInstructions';
 export * from './roleGuess';
+export type { Place } from './rows';
 export * from './rowsOfDrawing';
 export { threadMeaning, type MeaningGuess, type ThreadMeaning } from './threadMeaning';

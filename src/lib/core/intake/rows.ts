@@ -13,8 +13,34 @@ export interface RowLine {
   /** Every line it was read from. */
   lines: number[];
   cells: string[];
+  /** Where on the paper it stands. */
+  place?: Place | undefined;
   /** Columns of the cells, where the paper names them. */
   heading?: Heading | undefined;
+}
+
+/** A box on a page, in the unit of its positions. */
+export interface Place {
+  page: number;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** The box round cells of lines that stand on one page. */
+export function placeOf(
+  lines: readonly Pick<PaperLine, 'page' | 'y' | 'height' | 'cells'>[]
+): Place | undefined {
+  const [first] = lines;
+  const cells = lines.filter(({ page }) => page === first?.page).flatMap((line) => line.cells);
+  if (!first || cells.length === 0) return undefined;
+  const x = Math.min(...cells.map((cell) => cell.x));
+  const right = Math.max(...cells.map((cell) => cell.x + cell.width));
+  const tops = lines.filter(({ page }) => page === first.page).map(({ y, height }) => y - height);
+  const bottoms = lines.filter(({ page }) => page === first.page).map(({ y, height }) => y + height * 0.25);
+  const y = Math.min(...tops);
+  return { page: first.page, x, y, width: right - x, height: Math.max(...bottoms) - y };
 }
 
 /**
@@ -53,7 +79,13 @@ function oneTable(lines: PaperLine[]): RowLine[] {
       before.cells[runsOn] = `${before.cells[runsOn] ?? ''} ${cells[0]?.text ?? ''}`.trim();
       before.lines.push(line.line);
     } else {
-      rows.push({ line: line.line, lines: [line.line], cells: placed, ...(heading && { heading }) });
+      rows.push({
+        line: line.line,
+        lines: [line.line],
+        cells: placed,
+        place: placeOf([line]),
+        ...(heading && { heading })
+      });
     }
     last = line;
   }

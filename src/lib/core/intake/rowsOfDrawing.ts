@@ -1,54 +1,108 @@
-import type { DrawingReading } from '$lib/core/drawing';
-import { pathArea, type Path } from '$lib/core/geometry';
-import { stitchKind } from '$lib/core/item';
+import type { DrawingReading, DrawnGroup } from '$lib/core/drawing';
+import { extents, pathArea, type Path, type Point } from '$lib/core/geometry';
+import { stitchKind, type Role } from '$lib/core/item';
+import {
+  fillStitches,
+  joined,
+  measure,
+  packStitches,
+  runStitches,
+  satinStitches,
+  type ListReading,
+  type Stitches
+} from '$lib/core/stitch';
 import type { ReadRow } from './chart';
 import { guessRole } from './roleGuess';
 
-/** A row that a drawing gave, with the outlines it stitches. */
-export type DrawnRow = ReadRow & { paths: Path[] };
-
-/** Length of a running stitch, mm, and stitches to a square millimetre of fill, for counts nobody has charted. */
-const RUN_MM = 2.5;
-const FILL_PER_MM2 = 0.5;
-const SATIN_SPACING_MM = 0.4;
+/** Width of satin laid along a drawn line, mm. */
+const SATIN_MM = 4;
+/** Area of one outline beyond which it is not filled, mm²: it bounds the item rather than being stitched. */
+const MOST_FILL_MM2 = 40_000;
 
 /**
- * The stops that a drawing would become: one a named group or colour, in the order drawn. Their stitches are estimates
- * from what the outlines measure.
+ * The stops that a drawing becomes: one a named group or colour, in the order drawn, with stitches laid on its outlines
+ * as the group’s words ask: satin for edges, fill for filled shapes, else a run along the line.
  *
  * @example
  * rowsOfDrawing(readSvg(svgOfACircle40mm))[0]?.stitches // 51: 125.66 mm at 2.5 mm a stitch
  */
-export function rowsOfDrawing({ groups }: DrawingReading): DrawnRow[] {
-  return groups.map(({ name, colour, filled, paths, length }, at): DrawnRow => {
-    const guess = guessRole(name, null, groups.length > 1 ? at / (groups.length - 1) : 0);
-    const area = paths.reduce((sum, path) => sum + pathArea(path), 0);
-    const kind = stitchKind(guess.role);
-    const stitches =
-      kind === 'satin'
-        ? length / SATIN_SPACING_MM
-        : kind === 'fill' && filled
-          ? area * FILL_PER_MM2
-          : length / RUN_MM;
+export function rowsOfDrawing({ groups }: DrawingReading): ReadRow[] {
+  return groups.map((group, at): ReadRow => {
+    const guess = guessRole(group.name, null, groups.length > 1 ? at / (groups.length - 1) : 0);
+    const stitches = laidOn(group, guess.role);
     return {
       line: at + 1,
       number: at + 1,
-      name: name || `Outline ${at + 1}`,
-      colour: colour ?? '',
-      stitches: Math.ceil(stitches),
+      name: group.name || `Outline ${at + 1}`,
+      colour: group.colour ?? '',
+      stitches: measure(stitches).count,
       threadMetres: null,
       ...guess,
-      paths
+      stitched: packStitches(stitches, 'drawing')
     };
   });
+}
+
+function laidOn({ paths, filled }: DrawnGroup, role: Role): Stitches {
+  const kind = stitchKind(role);
+  return joined(
+    paths.map((path) => {
+      if (kind === 'satin') return satinStitches(path, { width: SATIN_MM, underlay: 'none' });
+      if (kind === 'fill' && filled && path.closed && pathArea(path) < MOST_FILL_MM2)
+        return fillStitches(path);
+      return runStitches(path);
+    })
+  );
+}
+
+/** The stops of a stitch list. */
+export function rowsOfList({ stops }: ListReading): ReadRow[] {
+  return stops.map(({ stop, stitches }, at): ReadRow => {
+    const { count } = measure(stitches);
+    return {
+      line: at + 1,
+      number: stop,
+      name: `Stop ${stop}`,
+      colour: '',
+      stitches: count,
+      threadMetres: null,
+      ...guessRole('', count, stops.length > 1 ? at / (stops.length - 1) : 0),
+      stitched: packStitches(stitches, 'list')
+    };
+  });
+}
+
+/**
+ * A drawing laid so that one of its outlines has a size and its middle at the origin, as the outline of an item has.
+ *
+ * @param outline one of the drawing’s closed paths
+ */
+export function drawnAround(
+  drawing: DrawingReading,
+  outline: Path,
+  size: { width: number; height: number }
+): DrawingReading {
+  const box = extents(outline);
+  const [cx, cy] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  const [sx, sy] = [size.width / Math.max(0.001, box.width), size.height / Math.max(0.001, box.height)];
+  return {
+    ...drawing,
+    groups: drawing.groups.map((group) => ({
+      ...group,
+      paths: group.paths.map((path) => ({
+        ...path,
+        points: path.points.map(([x, y]): Point => [(x - cx) * sx, (y - cy) * sy])
+      }))
+    }))
+  };
 }
 
 /** The closed outlines of a drawing that an item could have, the largest first, without two of one size and place. */
 export function outlineChoices({ groups }: DrawingReading): { name: string; path: Path }[] {
   const closed = groups.flatMap(({ name, colour, paths }) =>
     paths
-      .filter((path) => path.closed && pathArea(path) > 100)
-      .map((path) => ({ name: name || (colour ?? 'Outline'), path, area: pathArea(path) }))
+      .filter((path) => path.closed && path.points.length <= 5000 && pathArea(path) > 100)
+      .map((path) => ({ name: name || (colour ?? 'outline'), path, area: pathArea(path) }))
   );
   return closed
     .sort((a, b) => b.area - a.area)

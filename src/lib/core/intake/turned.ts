@@ -1,7 +1,7 @@
 import type { Field } from './fields';
 import { columnOf, type Heading } from './heading';
 import type { Cell, PaperLine } from './paper';
-import { BESIDE, type RowLine } from './rows';
+import { BESIDE, placeOf, type RowLine } from './rows';
 
 /** Tables with one stop a column: every line begins with a label, and one table’s lines hold as many values. */
 export function turnedTables(lines: PaperLine[]): { rows: RowLine[]; unread: PaperLine[] } | undefined {
@@ -11,7 +11,7 @@ export function turnedTables(lines: PaperLine[]): { rows: RowLine[]; unread: Pap
     const column = head && columnOf(head.text.replace(/\s*[:=]$/, ''));
     if (!column || values.length === 0 || values.some(({ text }) => columnOf(text) !== undefined)) continue;
     const band = bands.at(-1);
-    const turned = { line: line.line, ...column, values };
+    const turned = { line: line.line, at: line, ...column, values };
     // A label that comes again begins another table below the first.
     if (band && !band.some(({ field }) => field === column.field)) band.push(turned);
     else bands.push([turned]);
@@ -32,6 +32,7 @@ export function turnedTables(lines: PaperLine[]): { rows: RowLine[]; unread: Pap
       line: counts.line + column * BESIDE,
       lines: same.map(({ line }) => line),
       cells: same.map(({ values }) => values[column]?.text ?? ''),
+      place: placeOf(same.map(({ at, values }) => ({ ...at, cells: values.slice(column, column + 1) }))),
       heading
     }));
   });
@@ -41,6 +42,7 @@ export function turnedTables(lines: PaperLine[]): { rows: RowLine[]; unread: Pap
 
 interface TurnedLine {
   line: number;
+  at: PaperLine;
   field: Field;
   unit?: string;
   values: Cell[];

@@ -93,9 +93,14 @@ export const StitchFile = z.object({
   id: Id,
   variantId: Id,
   name: z.string().max(200),
+  threadMeaning: z
+    .enum(['used', 'path'])
+    .optional()
+    .describe('what charted thread lengths are: thread used (where missing), or the bare path of the needle'),
   source: z
     .object({
-      kind: z.literal('pasted-chart'),
+      kind: z.enum(['pasted-chart', 'pdf-chart', 'drawing', 'stitch-list']),
+      name: z.string().max(200).optional().describe('name of the file it came in'),
       text: z.string().max(200_000),
       setAside: z.array(z.number().int().min(1)).default([]).describe('lines the maker says are no stops')
     })

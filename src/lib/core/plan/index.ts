@@ -1,2 +1,3 @@
+export * from './paperNotes';
 export * from './plan';
 export * from './schema';

@@ -1,12 +1,13 @@
 import { cutList } from '$lib/core/cutting';
 import { findStop, forVariant, variantOf, type Item, type Step, type Stop } from '$lib/core/item';
 import { defaultSetup, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/shop';
+import { withGeometry, type StopGeometry } from '$lib/core/stitch';
 import { cutSizes, sidesOf, simulate, visibleThreads, type StackStep } from '$lib/core/stack';
 import { upperThread } from '$lib/core/thread';
 import { sumEstimates } from '$lib/core/time';
 import { asStop } from './runStop';
 import { PLAN_VERSION, type Plan, type PlanWarning } from './schema';
-import { planSteps } from './steps';
+import { knownOf, planSteps } from './steps';
 
 /** The variant, machine and hoop that a setup names, or the shop’s own choice where it names what is gone. */
 interface Resolved {
@@ -45,10 +46,10 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const { machine, hoop } = resolved;
   const variant = variantOf(whole, resolved.setup.variantId);
   if (!variant) throw new RangeError('An item needs a variant.');
-  const item = forVariant(whole, variant.id);
+  const { item, geometry } = withGeometry(forVariant(whole, variant.id));
   const cuts = cutList(item, hoop, shop.rounding, resolved.setup.copies);
   const trace = simulate(item, cutSizes(cuts));
-  const steps = planSteps(item, shop, machine, hoop, seenThreads(trace));
+  const steps = planSteps(item, shop, machine, hoop, { seen: seenThreads(trace), geometry });
   const stops = steps.flatMap(({ stop }) => stop ?? []);
   const warnings: PlanWarning[] = [
     ...resolved.warnings,
@@ -83,7 +84,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
     upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
     bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
-    threads: threadUse(item),
+    threads: threadUse(item, geometry),
     cuts,
     warnings
   };
@@ -117,14 +118,14 @@ function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {
 }
 
 /** Upper thread by thread, in the order of first use, a stop that runs twice counted twice. */
-function threadUse(item: Item): Plan['threads'] {
+function threadUse(item: Item, geometry: ReadonlyMap<string, StopGeometry>): Plan['threads'] {
   const uses = new Map<string, Plan['threads'][number]>();
   for (const step of item.steps) {
     const stop = stopOf(step, item);
     const thread = stop && item.threads.find(({ id }) => id === stop.threadId);
     if (!stop || !thread) continue;
     const use = uses.get(thread.id) ?? { thread, upperMetres: 0, stops: 0 };
-    use.upperMetres += upperThread(stop).metres;
+    use.upperMetres += upperThread(stop, knownOf(item, stop, geometry)).metres;
     use.stops += 1;
     uses.set(thread.id, use);
   }

@@ -21,7 +21,17 @@ export const PlanStop = z.object({
   countSource: CountSource,
   upperMetres: z.number(),
   bobbinMetres: z.number(),
-  threadSource: z.enum(['chart', 'role-average', 'none'])
+  threadSource: z.enum(['chart', 'geometry', 'role-average', 'none']),
+  geometry: z
+    .object({
+      source: z.enum(['list', 'drawing', 'lines']),
+      length: z.number().describe('of all stitches, mm'),
+      density: z.number().describe('stitches to a square millimetre of the box round them'),
+      jumps: z.number().int()
+    })
+    .nullable()
+    .default(null)
+    .describe('what was measured, where the stitches are known')
 });
 export type PlanStop = z.infer<typeof PlanStop>;
 

@@ -18,10 +18,19 @@ import {
   type HoopState
 } from '$lib/core/sheet';
 import { leavingAt } from '$lib/core/stack';
+import type { StopGeometry } from '$lib/core/stitch';
 import { bobbinThread, threadChanges, upperThread, type ThreadChange } from '$lib/core/thread';
 import { fromDefaults, handTime, needleSeconds } from '$lib/core/time';
 import { asStop } from './runStop';
 import type { PlanStep } from './schema';
+
+/** What the simulated hoop and the geometry tell of stops. */
+interface Known {
+  /** Where the thread of each stop is seen in the end, by step. */
+  seen: ReadonlyMap<string, Stop['visible']>;
+  /** Stitches that are known one by one, by stop. */
+  geometry: ReadonlyMap<string, StopGeometry>;
+}
 
 /**
  * The steps of an item on a machine: the item’s own, with the set-up and the thread changes that this
@@ -32,7 +41,7 @@ export function planSteps(
   shop: Shop,
   machine: Machine,
   hoop: Hoop,
-  seen: ReadonlyMap<string, Stop['visible']>
+  { seen, geometry }: Known
 ): PlanStep[] {
   const steps: PlanStep[] = [];
   const changes = changesByStep(item, machine);
@@ -106,7 +115,9 @@ export function planSteps(
     stop: Stop,
     change: ThreadChange | undefined
   ): PlanStep {
-    const upper = upperThread(stop);
+    const own = geometry.get(stop.id);
+    const known = knownOf(item, stop, geometry);
+    const upper = upperThread(stop, known);
     return {
       id,
       number,
@@ -130,14 +141,25 @@ export function planSteps(
         stitches: stitchesOf(stop),
         countSource: stop.countSource,
         upperMetres: upper.metres,
-        bobbinMetres: bobbinThread(stop),
-        threadSource: upper.source
+        bobbinMetres: bobbinThread(stop, known),
+        threadSource: upper.source,
+        geometry: own
+          ? {
+              source: own.source,
+              length: own.measure.length,
+              density: own.measure.density,
+              jumps: own.measure.jumps
+            }
+          : null
       },
       thread: findThread(item, stop.threadId) ?? null,
       needle: machine.needles > 1 ? (change?.needle ?? null) : null,
       hoop: state,
       hands: fromDefaults('hands', 0),
-      running: fromDefaults('needle', needleSeconds(stop, machine, hoop, change?.kind === 'switch')),
+      running: fromDefaults(
+        'needle',
+        needleSeconds(stop, machine, hoop, change?.kind === 'switch', own?.measure.jumps ?? 0)
+      ),
       waiting: fromDefaults('waiting', 0),
       parts: [],
       caution: STOP_CAUTION
@@ -166,12 +188,31 @@ function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> 
   return new Map(stops.flatMap(({ stepId }, at) => (changes[at] ? [[stepId, changes[at]] as const] : [])));
 }
 
+/** What is known of a stop’s thread: what its chart’s lengths mean, and whether its stitches were measured. */
+export function knownOf(
+  item: Item,
+  stop: Stop,
+  geometry: ReadonlyMap<string, StopGeometry>
+): { meaning: 'used' | 'path' | undefined; measured: boolean } {
+  const file = item.files.find(({ stops }) => stops.some(({ id }) => id === stop.id));
+  return { meaning: file?.threadMeaning, measured: geometry.has(stop.id) };
+}
+
+/** What is said of a count that no chart gave. */
+const COUNT_WORDS: Record<Stop['countSource'], string> = {
+  chart: '',
+  maker: '',
+  geometry: ', measured on the lines',
+  estimate: ', estimated',
+  none: ''
+};
+
 function stopDetail(stop: Stop, pass: number): string {
   if (stop.number === null) return 'Your chart has no row for this. Check which stop of your file does it.';
   const stitches = stitchesOf(stop);
   const count =
     stop.countSource === 'none'
       ? 'Stitch count unknown.'
-      : `${stitches.toLocaleString('en')} stitches${stop.countSource === 'estimate' ? ', estimated' : ''}.`;
+      : `${stitches.toLocaleString('en')} stitches${COUNT_WORDS[stop.countSource]}.`;
   return pass > 1 ? `Send the machine back to stop ${stop.number} and run it again. ${count}` : count;
 }

@@ -8,6 +8,7 @@ import {
   type Role,
   type StopStep
 } from '$lib/core/item';
+import { sketchOf } from '$lib/core/stitch';
 import type { Layer, Seam, StackState, ThreadSide } from './state';
 import { clothAlong, liesAt, shareOn } from './under';
 
@@ -31,7 +32,8 @@ export function stitchStop(state: StackState, step: StopStep, item: Item): Stitc
     role: stop.role,
     threadId: stop.threadId,
     lineIds: stop.lineIds,
-    through: stop.through
+    through: stop.through,
+    sketch: stop.lineIds.length === 0 ? sketchOf(stop) : []
   });
 }
 
@@ -47,19 +49,25 @@ export function stitchRun(
     role: 'lettering',
     threadId: op.threadId ?? '',
     lineIds: op.lineId === undefined ? [] : [op.lineId],
-    through: false
+    through: false,
+    sketch: []
   });
 }
 
-function stitch(
-  state: StackState,
-  item: Item,
-  stepId: string,
-  run: { stopId: string | null; role: Role; threadId: string; lineIds: string[]; through: boolean }
-): Stitched {
+interface Run {
+  stopId: string | null;
+  role: Role;
+  threadId: string;
+  lineIds: string[];
+  through: boolean;
+  /** Where it stitches, for a stop that has stitches and no lines. */
+  sketch: Path[];
+}
+
+function stitch(state: StackState, item: Item, stepId: string, { sketch, ...run }: Run): Stitched {
   if (state.layers.length === 0) return { seam: null, problem: 'Nothing is hooped when this stop runs.' };
   const lines = run.lineIds.flatMap((id) => findLine(item, id) ?? []);
-  const paths = lines.map(({ path }) => path);
+  const paths = [...lines.map(({ path }) => path), ...sketch];
   const layers = state.layers.filter((layer) =>
     paths.length === 0 ? liesAt(layer, MIDDLE) : paths.some((path) => shareOn(layer, path) >= LEAST_SHARE)
   );

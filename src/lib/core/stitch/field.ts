@@ -75,6 +75,31 @@ export function laceGridStitches(
 }
 
 /**
+ * Fill: rows of stitches to and fro across a field.
+ *
+ * @param spacing distance between rows, mm
+ * @param length of a stitch, mm
+ * @param angle in which the rows run, degrees
+ */
+export function fillStitches(
+  field: Path,
+  { spacing = 0.5, length = 2.9, angle = 0 }: { spacing?: number; length?: number; angle?: number } = {}
+): Stitches {
+  if (!(spacing > 0)) throw new RangeError('A fill needs a spacing above 0 mm.');
+  const writer = new StitchWriter();
+  let last: Point | null = null;
+  hatch(field, (angle * Math.PI) / 180, spacing).forEach(([from, to], at) => {
+    const [start, end] = at % 2 === 0 ? [from, to] : [to, from];
+    // A row beside the last is reached by a stitch, one further off by a jump.
+    const near = last !== null && Math.hypot(start[0] - last[0], start[1] - last[1]) < 3 * length;
+    if (!near) writer.jump(start[0], start[1]);
+    for (const [x, y] of evenly({ closed: false, points: [start, end] }, length)) writer.stitch(x, y);
+    last = end;
+  });
+  return writer.done();
+}
+
+/**
  * Bars over a cut window: straight satin columns from edge to edge.
  *
  * @param count how many, spread evenly

@@ -6,6 +6,7 @@ import {
   COMMAND,
   joined,
   measure,
+  pathsOf,
   StitchWriter,
   type Command,
   type Measure,
@@ -73,15 +74,76 @@ export function geometryOf(stop: Stop, item: Item): StopGeometry | null {
     unpacked.set(stop.stitched, made);
     return made;
   }
+  const parts = partsOf(stop, item);
+  if (!parts) return null;
+  const all = parts.flat();
+  const stitches = all.length === 1 && all[0] ? all[0] : joinedOnce(all);
+  return { stitches, source: 'lines', measure: measuredOnce(stitches) };
+}
+
+/** The stitches of each phase of a stop along each of its lines, or null where its lines only bound it. */
+function partsOf(stop: Stop, item: Item): Stitches[][] | null {
   if (stitchKind(stop.role) === 'fill' || stop.role === 'bars' || stop.role === 'quilting') return null;
   const paths = stop.lineIds.flatMap((id) => findLine(item, id)?.path ?? []);
   if (paths.length === 0 || stop.countSource === 'none') return null;
   const around = paths.reduce((sum, path) => sum + pathLength(path), 0);
-  const parts = stop.phases.flatMap((phase) => paths.map((path) => laid(path, phase, stop, around)));
-  const stitches = parts.length === 1 && parts[0] ? parts[0] : joinedOnce(parts);
+  return stop.phases.map((phase) => paths.map((path) => laid(path, phase, stop, around)));
+}
+
+/**
+ * The item with what its geometry tells: each phase of a stop whose stitches are known takes their mean length, and
+ * their count where nobody has charted one. Times and threads computed from it then rest on the geometry.
+ *
+ * @returns the item, and the geometry it rests on by stop
+ */
+export function withGeometry(item: Item): { item: Item; geometry: Map<string, StopGeometry> } {
+  const geometry = new Map<string, StopGeometry>();
+  const files = item.files.map((file) => ({
+    ...file,
+    stops: file.stops.map((stop) => {
+      const own = geometryOf(stop, item);
+      if (!own) return stop;
+      geometry.set(stop.id, own);
+      return measuredStop(stop, item, own);
+    })
+  }));
+  return { item: { ...item, files }, geometry };
+}
+
+function measuredStop(stop: Stop, item: Item, geometry: StopGeometry): Stop {
+  if (stop.stitched) {
+    const [phase] = stop.phases;
+    if (!phase || stop.phases.length > 1) return stop;
+    const { count, meanLength } = geometry.measure;
+    const keeps = stop.countSource === 'chart' || stop.countSource === 'maker';
+    return {
+      ...stop,
+      countSource: keeps ? stop.countSource : 'geometry',
+      phases: [{ ...phase, stitches: keeps ? phase.stitches : count, ...lengthOf(meanLength) }]
+    };
+  }
+  const parts = partsOf(stop, item);
+  if (!parts) return stop;
+  const guessed = stop.countSource === 'estimate';
+  const phases = stop.phases.map((phase, at): Phase => {
+    const measures = (parts[at] ?? []).map(measuredOnce);
+    const count = measures.reduce((sum, each) => sum + each.count, 0);
+    const length = measures.reduce((sum, each) => sum + each.length, 0);
+    if (count === 0) return phase;
+    return { ...phase, stitches: guessed ? count : phase.stitches, ...lengthOf(length / count) };
+  });
+  return { ...stop, phases, countSource: guessed ? 'geometry' : stop.countSource };
+}
+
+/** A mean stitch length as a phase takes it. */
+function lengthOf(mm: number): { length?: number } {
+  return mm > 0 ? { length: Math.min(30, Math.max(0.1, mm)) } : {};
+}
+
+function measuredOnce(stitches: Stitches): Measure {
   const known = measured.get(stitches) ?? measure(stitches);
   measured.set(stitches, known);
-  return { stitches, source: 'lines', measure: known };
+  return known;
 }
 
 const measured = new WeakMap<Stitches, Measure>();
@@ -128,4 +190,16 @@ function once(path: Path, key: string, make: () => Stitches): Stitches {
   let stitches = byKey.get(key);
   if (!stitches) byKey.set(key, (stitches = make()));
   return stitches;
+}
+
+const sketches = new WeakMap<object, Path[]>();
+/** Points of brought-in stitches that are compared with cloth. */
+const SKETCH_POINTS = 600;
+
+/** The paths of a stop that is known stitch by stitch, thinned, to see what lies under them; the same each time. */
+export function sketchOf(stop: Stop): Path[] {
+  if (!stop.stitched) return [];
+  const known = sketches.get(stop.stitched) ?? pathsOf(unpackStitches(stop.stitched), SKETCH_POINTS);
+  sketches.set(stop.stitched, known);
+  return known;
 }

@@ -29,14 +29,17 @@ export function phaseSpeed(phase: Phase, role: Role, machine: Machine, hoop: Hoo
  * machine that has one, 10 s where a multi-needle machine changes needle by itself. A stop without a count
  * takes no time, since nothing is known of it.
  *
+ * @param jumps jumps that leave a thread; a machine with a trimmer trims at each
+ *
  * @example
  * needleSeconds(stopOf1500Stitches, machineSetTo400, hoop) // 229
  */
-export function needleSeconds(stop: Stop, machine: Machine, hoop: Hoop, switches = false): number {
+export function needleSeconds(stop: Stop, machine: Machine, hoop: Hoop, switches = false, jumps = 0): number {
   const stitching = stop.phases.reduce(
     (sum, phase) => sum + (phase.stitches * 60) / phaseSpeed(phase, stop.role, machine, hoop),
     0
   );
   if (stitching === 0) return 0;
-  return stitching + START_S + HALT_S + (machine.trimmer ? TRIM_S : 0) + (switches ? NEEDLE_SWITCH_S : 0);
+  const trims = machine.trimmer ? TRIM_S * (1 + jumps) : 0;
+  return stitching + START_S + HALT_S + trims + (switches ? NEEDLE_SWITCH_S : 0);
 }

@@ -25,5 +25,6 @@ export function stopNote(step: PlanStep): string {
     parts.push(`charted ${stop.charted}, use ${thread.name.toLowerCase()}`);
   }
   if (stop.countSource === 'estimate') parts.push('count estimated');
+  if (stop.countSource === 'geometry') parts.push('count measured');
   return parts.join(' · ');
 }

@@ -121,6 +121,7 @@
           {formatThread(step.stop.upperMetres)}<small
             >{{
               chart: 'from the chart',
+              geometry: 'measured on the stitches',
               'role-average': 'from the count and the role’s average',
               none: 'unknown'
             }[step.stop.threadSource]}</small
