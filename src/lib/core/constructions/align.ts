@@ -80,6 +80,23 @@ export function align(rows: ReadRow[], expected: ExpectedStop[], fixed: FixedMat
   return { matches, missing: expected.map(({ key }) => key).filter((key) => !taken.has(key)), dropped };
 }
 
+/**
+ * Rows in the order in which a construction needs them, numbered anew: a drawing’s groups lie as they were drawn, not as
+ * they are stitched. Rows that suit no stop stay behind the row before them.
+ */
+export function inPatternOrder(rows: ReadRow[], expected: ExpectedStop[]): ReadRow[] {
+  let last = -1;
+  return rows
+    .map((row) => {
+      const scores = expected.map((stop) => likeness(row, stop));
+      const best = Math.max(0, ...scores);
+      if (best > 0) last = scores.indexOf(best);
+      return { row, place: last };
+    })
+    .sort((a, b) => a.place - b.place)
+    .map(({ row }, at) => ({ ...row, number: at + 1 }));
+}
+
 /** How well a row suits an expected stop: above 0 it does, below it does not. */
 function likeness(row: ReadRow, stop: ExpectedStop): number {
   const text = `${row.name} ${row.colour}`.toLowerCase();

@@ -21,7 +21,7 @@ import { turnedFlat } from './turnedFlat';
 import { zipPouch } from './zipPouch';
 
 export { addVariant } from './addVariant';
-export { align, type Alignment, type FixedMatch, type RowMatch } from './align';
+export { align, inPatternOrder, type Alignment, type FixedMatch, type RowMatch } from './align';
 export { assemble, type AssembleInput, type ChartInput } from './assemble';
 export type { AnyConstruction, Question } from './construction';
 export type { DetailColour, ExpectedStop, Pattern, PatternEntry, Truth } from './pattern';

@@ -52,8 +52,7 @@ export function readBlocks(lines: PaperLine[]): { rows: RowLine[]; unread: Paper
     columns.forEach((from, column) => {
       const until = columns[column + 1] ?? Infinity;
       let waiting: Field[] = [];
-      for (const line of lines.filter((each) => each.page === page)) {
-        const cells = line.cells.filter(({ x }) => x >= from && x < until);
+      for (const { line, cells } of columnLines(lines, page, from, until)) {
         if (cells.length === 0) continue;
         const read = readCells(cells, waiting, starts);
         waiting = read.waiting;
@@ -80,6 +79,24 @@ export function readBlocks(lines: PaperLine[]): { rows: RowLine[]; unread: Paper
     for (const number of numbers) used.delete(number);
   }
   return { rows: inOrder(whole).map(asRow), unread: lines.filter(({ line }) => !used.has(line)) };
+}
+
+/** The lines of one column from the top down; a big number begins its block as high as its type reaches. */
+function columnLines(
+  lines: PaperLine[],
+  page: number,
+  from: number,
+  until: number
+): { line: PaperLine; cells: Cell[] }[] {
+  return lines
+    .filter((line) => line.page === page)
+    .map((line) => {
+      const cells = line.cells.filter(({ x }) => x >= from && x < until);
+      const [first] = cells;
+      const rises = first && startOf(first) && line.height > 1 ? 0.8 * line.height : 0;
+      return { line, cells, top: line.y - rises };
+    })
+    .sort((a, b) => a.top - b.top);
 }
 
 interface Starts {

@@ -39,12 +39,11 @@ export function readFacts(lines: PaperLine[], isRow: (line: number) => boolean):
   for (const { line, text, cells } of lines) {
     if (isRow(line)) continue;
     const flat = cells.map((cell) => cell.text).join(' ') || text;
-    if (/\b(?:hoop|field|frame|ring)\b/i.test(flat)) {
-      // A hoop’s size is not the design’s.
-      if (readSizes(flat).length > 0) reading.lines.add(line);
-      continue;
-    }
-    for (const size of readSizes(flat)) {
+    // A hoop’s size is not the design’s; another clause of the same line may still say it.
+    const clauses = cells.flatMap((cell) => cell.text.split(/[,;]\s+|[()]\s*|\.\s/));
+    for (const size of clauses
+      .filter((clause) => !/\b(?:hoop|field|frame|ring)\b/i.test(clause))
+      .flatMap(readSizes)) {
       reading.lines.add(line);
       if (facts.size === null) facts.size = size;
       else if (differs(facts.size.width, size.width, 0.02) || differs(facts.size.height, size.height, 0.02)) {
@@ -54,6 +53,7 @@ export function readFacts(lines: PaperLine[], isRow: (line: number) => boolean):
         });
       }
     }
+    if (readSizes(flat).length > 0) reading.lines.add(line);
     for (const [, which = '', digits = '', unit = ''] of flat.matchAll(SIDE)) {
       reading.lines.add(line);
       sides[/^(?:height|high|tall)$/i.test(which) ? 'height' : 'width'] ??= toMm(digits, unit);

@@ -2,6 +2,7 @@ import { extents, mirrored, type Path, type Region } from '$lib/core/geometry';
 import { findLine, findStop, type Item } from '$lib/core/item';
 import type { Plan, PlanStep } from '$lib/core/plan';
 import type { Layer, StackState, StackStep } from '$lib/core/stack';
+import { geometryOf, type Stitches } from '$lib/core/stitch';
 
 /** A cloth as the hoop drawing shows it, mm in hoop coordinates as the maker sees them. */
 export interface SceneCloth {
@@ -24,6 +25,8 @@ export interface HoopScene {
   /** Lines stitched before, and those this step stitches or cuts. */
   stitched: Path[];
   active: { path: Path; kind: 'stitch' | 'cut' }[];
+  /** Stitches that are known one by one, in the colour of their thread; `now` for those of this step. */
+  stitches: { stitches: Stitches; colour: string; now: boolean }[];
   /** Spare edge round the line that a laid piece must cover, mm. */
   over: { mm: number; line: Path } | null;
   tape: { x: number; y: number; angle: number }[];
@@ -54,6 +57,7 @@ export function hoopScene(item: Item, plan: Plan, step: PlanStep, trace: StackSt
     cloths: state ? clothsOf(state, turned, unhooped, current ? now.changed : []) : [],
     stitched: [],
     active: [],
+    stitches: [],
     over: null,
     tape: [],
     turned,
@@ -66,6 +70,11 @@ export function hoopScene(item: Item, plan: Plan, step: PlanStep, trace: StackSt
       if (stitching) scene.active.push({ path: seen(path), kind: 'stitch' });
       else scene.stitched.push(seen(path));
     }
+    const stop = seam.stopId === null ? undefined : findStop(item, seam.stopId);
+    const geometry = stop && geometryOf(stop, item);
+    const colour = item.threads.find(({ id }) => id === seam.threadId)?.colour;
+    if (geometry && colour !== undefined)
+      scene.stitches.push({ stitches: geometry.stitches, colour, now: stitching });
   }
   addStep(scene, item, step, seen);
   return scene;

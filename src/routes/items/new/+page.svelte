@@ -1,33 +1,32 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { align, assemble, constructionOf, CONSTRUCTIONS, type FixedMatch } from '$lib/core/constructions';
-  import { readChart } from '$lib/core/intake';
-  import { Item, type Role } from '$lib/core/item';
+  import {
+    align,
+    assemble,
+    constructionOf,
+    CONSTRUCTIONS,
+    inPatternOrder,
+    type FixedMatch
+  } from '$lib/core/constructions';
+  import { Item } from '$lib/core/item';
+  import { matchPaper, plan, withPaperNotes } from '$lib/core/plan';
   import { defaultSetup, smallestHoop } from '$lib/core/shop';
-  import { addItem, freshId, getShop, live } from '$lib/data';
+  import { addItem, freshId, getShop, importItem, live } from '$lib/data';
   import { toast } from 'svelte-sonner';
-  import ChartStage from './ChartStage.svelte';
+  import BringStage from './BringStage.svelte';
   import MatchStage from './MatchStage.svelte';
+  import NotesMatch from './NotesMatch.svelte';
+  import { Papers } from './papers.svelte';
   import PatternStage from './PatternStage.svelte';
 
   const stored = live(() => null, getShop);
   const shop = $derived(stored.value);
 
-  type Stage = 'chart' | 'pattern' | 'match';
-  let stage = $state<Stage>('chart');
-
-  let text = $state('');
-  let setAside = $state.raw<number[]>([]);
-  /** Roles the maker chose, by line of the chart. */
-  let roles = $state.raw<Readonly<Record<number, Role>>>({});
-  const reading = $derived(readChart(text, setAside));
-  const rows = $derived(
-    reading.rows.map((row) => {
-      const role = roles[row.line];
-      return role ? { ...row, role, confidence: 1 } : row;
-    })
-  );
-  const hasChart = $derived(rows.length > 0);
+  type Stage = 'bring' | 'pattern' | 'match';
+  let stage = $state<Stage>('bring');
+  const papers = new Papers();
+  const hasChart = $derived(papers.rows.length > 0);
+  const hasPaper = $derived(hasChart || papers.instructions.length > 0);
 
   let kind = $state(CONSTRUCTIONS[0]?.kind ?? '');
   let answers = $state.raw<Record<string, Record<string, unknown>>>({});
@@ -43,45 +42,85 @@
     hoopId || (shop && size && smallestHoop(shop.hoops, size)?.id) || (shop?.hoops[0]?.id ?? '')
   );
 
-  let fixed = $state.raw<FixedMatch[]>([]);
   const expected = $derived(made?.ok ? made.pattern.expected : []);
+  /** The rows, those of a drawing laid round the outline that was chosen from it. */
+  const rows = $derived.by(() => {
+    const shape = given['shape'];
+    const chosen = papers.outlines.find(
+      ({ path }) => typeof shape === 'object' && shape !== null && 'drawn' in shape && shape.drawn === path
+    );
+    const read = papers.rowsAround(chosen && size ? { path: chosen.path, size } : null);
+    return papers.source.kind === 'drawing' ? inPatternOrder(read, expected) : read;
+  });
+
+  let fixed = $state.raw<FixedMatch[]>([]);
   const alignment = $derived(align(rows, expected, fixed));
 
   const stages = $derived<{ id: Stage; name: string; ready: boolean }[]>([
-    { id: 'chart', name: 'Chart', ready: true },
+    { id: 'bring', name: 'Papers', ready: true },
     { id: 'pattern', name: 'Pattern and sizes', ready: true },
-    ...(hasChart
+    ...(hasPaper
       ? [{ id: 'match' as const, name: 'Match', ready: made?.ok === true && name.trim() !== '' }]
       : [])
   ]);
 
-  function changeText(next: string): void {
-    text = next;
-    // Line numbers mean other lines now.
-    fixed = [];
-    roles = {};
-    setAside = [];
-  }
+  const id = freshId();
+  const now = new Date().toISOString();
+  const SOURCES = {
+    text: 'pasted-chart',
+    paper: 'pdf-chart',
+    drawing: 'drawing',
+    list: 'stitch-list'
+  } as const;
 
-  /** Rewrites one line where it stands; everything said about other lines holds. */
-  function changeLine(line: number, content: string): void {
-    const lines = text.split(/\r\n|\r|\n/);
-    lines[line - 1] = content.replace(/[\r\n]+/g, ' ');
-    text = lines.join('\n');
-  }
-
-  async function make(): Promise<void> {
-    if (!shop || !made?.ok) return;
-    const id = freshId();
-    const item = assemble(made.pattern, {
+  /** The item as it would be made now. */
+  const item = $derived.by(() => {
+    if (!made?.ok || stage === 'bring') return undefined;
+    const { source, reading } = papers;
+    const text =
+      source.kind === 'text'
+        ? papers.text
+        : source.kind === 'paper'
+          ? source.paper.pages.map(({ words }) => words.map((word) => word.text).join(' ')).join('\n')
+          : '';
+    return assemble(made.pattern, {
       id,
-      name: name.trim(),
-      now: new Date().toISOString(),
+      name: name.trim() || 'New item',
+      now,
       construction: kind,
       params: made.params,
-      ...(hasChart && { chart: { text, setAside, rows, alignment } })
+      ...(hasChart && {
+        chart: {
+          source: { kind: SOURCES[source.kind], ...(source.kind !== 'text' && { name: source.name }) },
+          text: text.slice(0, 200_000),
+          setAside: papers.setAside,
+          rows,
+          alignment,
+          ...(reading && reading.thread.mmPerStitch !== null && { meaning: papers.meaning })
+        }
+      })
     });
-    const checked = Item.safeParse(item);
+  });
+  const setup = $derived(
+    item && shop ? { ...defaultSetup(item, shop), machineId: chosenMachine, hoopId: chosenHoop } : undefined
+  );
+  const planned = $derived(
+    item && shop && papers.instructions.length > 0 ? plan(item, setup, shop) : undefined
+  );
+  /** Instructions the maker has put elsewhere, by their place on the paper. */
+  let moved = $state.raw<Readonly<Record<number, string | null>>>({});
+  const matches = $derived(
+    planned
+      ? matchPaper(planned, papers.instructions).map((match, at) => {
+          const stepId = moved[at];
+          return stepId === undefined ? match : { ...match, stepId };
+        })
+      : []
+  );
+
+  async function make(): Promise<void> {
+    if (!item || !setup) return;
+    const checked = Item.safeParse(withPaperNotes(item, matches));
     if (!checked.success) {
       toast.error(
         `The item cannot be stored: ${checked.error.issues[0]?.path.join('.')} ${checked.error.issues[0]?.message}`
@@ -89,11 +128,7 @@
       return;
     }
     try {
-      await addItem(checked.data, {
-        ...defaultSetup(item, shop),
-        machineId: chosenMachine,
-        hoopId: chosenHoop
-      });
+      await addItem(checked.data, setup);
     } catch {
       toast.error(
         'The item could not be stored: the browser’s storage may be full. Nothing you typed is lost.'
@@ -102,6 +137,12 @@
     }
     await goto(`/items/${id}`);
   }
+
+  async function bringDocument(value: unknown): Promise<void> {
+    const read = await importItem(JSON.stringify(value), freshId(), new Date().toISOString());
+    if (read.ok) await goto(`/items/${read.item.id}`);
+    else papers.refused = { name: 'This document', message: read.error.message };
+  }
 </script>
 
 <svelte:head><title>New item · Jolt Step</title></svelte:head>
@@ -109,16 +150,16 @@
 <div class="flex flex-wrap items-baseline gap-x-8 gap-y-2">
   <h1 class="text-3xl">New item</h1>
   <ol class="flex gap-6">
-    {#each stages as { id, name: label, ready }, at (id)}
+    {#each stages as { id: stageId, name: label, ready }, at (stageId)}
       <li>
         <button
           type="button"
           disabled={!ready}
-          aria-current={stage === id ? 'step' : undefined}
-          class="flex min-h-11 items-center gap-2 border-b-[3px] {stage === id
+          aria-current={stage === stageId ? 'step' : undefined}
+          class="flex min-h-11 items-center gap-2 border-b-[3px] {stage === stageId
             ? 'border-ink font-bold'
             : 'border-transparent text-soft'}"
-          onclick={() => (stage = id)}><span class="head">{at + 1}</span>{label}</button
+          onclick={() => (stage = stageId)}><span class="head">{at + 1}</span>{label}</button
         >
       </li>
     {/each}
@@ -126,16 +167,11 @@
 </div>
 
 {#if shop}
-  {#if stage === 'chart'}
-    <ChartStage
-      {text}
-      {rows}
-      {reading}
-      ontext={changeText}
-      online={changeLine}
-      onrole={(line, role) => (roles = { ...roles, [line]: role })}
-      onaside={(line, aside) =>
-        (setAside = aside ? [...setAside, line] : setAside.filter((other) => other !== line))}
+  {#if stage === 'bring'}
+    <BringStage
+      {papers}
+      unit={shop.unit}
+      ondocument={(value) => void bringDocument(value)}
       onnext={() => (stage = 'pattern')}
     />
   {:else if stage === 'pattern'}
@@ -146,22 +182,30 @@
       {given}
       {made}
       {hasChart}
+      {hasPaper}
+      outlines={papers.outlines}
+      paperSize={papers.reading?.facts.size ?? papers.drawing?.drawing.size ?? null}
       machineId={chosenMachine}
       hoopId={chosenHoop}
-      onanswer={(key, value) => (answers = { ...answers, [kind]: { ...given, [key]: value } })}
-      onmachine={(id) => (machineId = id)}
-      onhoop={(id) => (hoopId = id)}
-      onnext={() => (hasChart ? (stage = 'match') : void make())}
+      onanswer={(changes) => (answers = { ...answers, [kind]: { ...given, ...changes } })}
+      onmachine={(chosen) => (machineId = chosen)}
+      onhoop={(chosen) => (hoopId = chosen)}
+      onnext={() => (hasPaper ? (stage = 'match') : void make())}
     />
   {:else}
-    <MatchStage
-      {rows}
-      {expected}
-      {alignment}
-      construction={construction?.name ?? ''}
-      onfix={(line, keys) =>
-        (fixed = [...fixed.filter((match) => match.line !== line), ...(keys ? [{ line, keys }] : [])])}
-      onnext={() => void make()}
-    />
+    {#if hasChart}
+      <MatchStage
+        {rows}
+        {expected}
+        {alignment}
+        construction={construction?.name ?? ''}
+        onfix={(line, keys) =>
+          (fixed = [...fixed.filter((match) => match.line !== line), ...(keys ? [{ line, keys }] : [])])}
+      />
+    {/if}
+    {#if planned}
+      <NotesMatch {matches} plan={planned} onmove={(at, stepId) => (moved = { ...moved, [at]: stepId })} />
+    {/if}
+    <button type="button" class="button button-main mt-6" onclick={() => void make()}>Make the sheet</button>
   {/if}
 {/if}

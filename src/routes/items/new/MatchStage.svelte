@@ -12,9 +12,8 @@
     construction: string;
     /** Matches a row by hand; null lets it find its place again. */
     onfix: (line: number, keys: string[] | null) => void;
-    onnext: () => void;
   }
-  let { rows, expected, alignment, construction, onfix, onnext }: Props = $props();
+  let { rows, expected, alignment, construction, onfix }: Props = $props();
 
   /** Every row and every expected stop is as high, so that the threads between them are plain sums. */
   const ROW = 60;
@@ -153,8 +152,6 @@
     hand steps stay.
   </p>
 {/each}
-
-<button type="button" class="button button-main mt-6" onclick={onnext}>Make the sheet</button>
 
 <style>
   path {

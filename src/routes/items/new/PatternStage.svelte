@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { CONSTRUCTIONS, type AnyConstruction } from '$lib/core/constructions';
+  import { CONSTRUCTIONS, type AnyConstruction, type Question } from '$lib/core/constructions';
   import { extents, type Path } from '$lib/core/geometry';
   import { fitsField, type Shop } from '$lib/core/shop';
   import { formatSize, otherUnit } from '$lib/core/units';
@@ -12,9 +12,14 @@
     given: Record<string, unknown>;
     made: ReturnType<AnyConstruction['patternOf']> | undefined;
     hasChart: boolean;
+    hasPaper: boolean;
+    /** Outlines a drawing brought. */
+    outlines: { name: string; path: Path }[];
+    /** Size that a paper or a drawing states, mm. */
+    paperSize: { width: number; height: number } | null;
     machineId: string;
     hoopId: string;
-    onanswer: (key: string, value: unknown) => void;
+    onanswer: (changes: Record<string, unknown>) => void;
     onmachine: (id: string) => void;
     onhoop: (id: string) => void;
     onnext: () => void;
@@ -26,6 +31,9 @@
     given,
     made,
     hasChart,
+    hasPaper,
+    outlines,
+    paperSize,
     machineId,
     hoopId,
     onanswer,
@@ -44,6 +52,17 @@
   const fits = $derived(!hoop || !variant || fitsField(hoop, variant.size));
   const drawn = ({ points, closed }: Path): string =>
     points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + (closed ? 'Z' : '');
+  const asksSize = $derived(['width', 'height'].every((key) => questions.some((each) => each.key === key)));
+  /** A drawn outline comes with its own size. */
+  function answer(question: Question, value: unknown): void {
+    const drawing = outlines.find(
+      ({ path }) => typeof value === 'object' && value !== null && 'drawn' in value && value.drawn === path
+    );
+    const box = drawing && extents(drawing.path);
+    const size = box && asksSize ? { width: round(box.width), height: round(box.height) } : {};
+    onanswer({ ...size, [question.key]: value });
+  }
+  const round = (mm: number): number => Math.round(mm * 10) / 10;
   const problems = $derived(made && !made.ok ? made.problems : []);
   const view = $derived.by(() => {
     const box = outline ? extents(outline) : undefined;
@@ -120,13 +139,25 @@
       </div>
     </div>
 
+    {#if paperSize && asksSize && (given['width'] !== round(paperSize.width) || given['height'] !== round(paperSize.height))}
+      {@const { width, height } = paperSize}
+      <p class="flex flex-wrap items-center gap-3 border-l-4 border-needle px-4">
+        What you brought measures {formatSize(paperSize, shop.unit)}.
+        <button
+          type="button"
+          class="button"
+          onclick={() => onanswer({ width: round(width), height: round(height) })}>Take that size</button
+        >
+      </p>
+    {/if}
     <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
       {#each questions as question (`${kind}-${question.key}`)}
         <QuestionField
           {question}
           unit={shop.unit}
           value={given[question.key]}
-          onanswer={(value) => onanswer(question.key, value)}
+          drawn={outlines}
+          onanswer={(value) => answer(question, value)}
         />
       {/each}
     </div>
@@ -135,7 +166,7 @@
       </p>{/each}
     <div class="flex items-center gap-4">
       <button type="submit" class="button button-main" disabled={!made?.ok || name.trim() === ''}
-        >{hasChart ? 'Match the chart' : 'Make the sheet'}</button
+        >{hasChart ? 'Match the chart' : hasPaper ? 'Match the instructions' : 'Make the sheet'}</button
       >
       {#if name.trim() === ''}<p class="text-soft">Give it a name first.</p>{/if}
     </div>

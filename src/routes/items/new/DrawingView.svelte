@@ -1,0 +1,44 @@
+<script lang="ts">
+  import type { DrawingReading } from '$lib/core/drawing';
+  import type { Path } from '$lib/core/geometry';
+  import { formatSize, type LengthUnit } from '$lib/core/units';
+
+  /** The outlines of a drawing as they were read, one group marked. */
+  interface Props {
+    drawing: DrawingReading;
+    name: string;
+    unit: LengthUnit;
+    marked: number | null;
+  }
+  let { drawing, name, unit, marked }: Props = $props();
+
+  const size = $derived(drawing.size ?? { width: 100, height: 100 });
+  const pad = $derived(Math.max(size.width, size.height) * 0.05);
+  const drawn = ({ points, closed }: Path): string =>
+    points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + (closed ? 'Z' : '');
+</script>
+
+<svg
+  viewBox="{-size.width / 2 - pad} {-size.height / 2 - pad} {size.width + 2 * pad} {size.height + 2 * pad}"
+  class="mt-2 h-[28rem] w-full bg-sheet"
+  role="img"
+  aria-label="{name}: {drawing.groups.length} groups, {formatSize(size, unit)}"
+>
+  {#each drawing.groups as { colour, paths }, at (at)}
+    {#each paths as path, each (each)}
+      <path d={drawn(path)} class={marked === at ? 'marked' : ''} stroke={colour ?? undefined} />
+    {/each}
+  {/each}
+</svg>
+<p class="text-soft">Everything drawn measures {formatSize(size, unit)}.</p>
+
+<style>
+  path {
+    fill: none;
+    stroke-width: 1.5;
+    vector-effect: non-scaling-stroke;
+  }
+  .marked {
+    stroke-width: 5;
+  }
+</style>
