@@ -33,6 +33,7 @@ export const coreRooms = {
     'stack'
   ],
   checks: ['units', 'geometry', 'item', 'shop', 'stack', 'plan'],
+  templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
   run: ['units', 'item', 'shop', 'cutting', 'plan'],
   documents: ['units', 'item', 'shop', 'plan', 'run']
 };
@@ -47,4 +48,12 @@ export const libRooms = {
 };
 
 /** Packages the core may use: pure computation, no page, no storage, no network. */
-export const corePackages = ['zod', 'papaparse', 'culori', 'clipper2-ts', 'saxes', 'svgpath'];
+export const corePackages = [
+  'zod',
+  'papaparse',
+  'culori',
+  'clipper2-ts',
+  'saxes',
+  'svgpath',
+  'maxrects-packer'
+];

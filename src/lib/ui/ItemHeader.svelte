@@ -8,7 +8,8 @@
   const base = $derived(`/items/${plan.itemId}`);
   const tabs = $derived([
     { href: base, name: 'Sheet' },
-    { href: `${base}/cut`, name: 'Cut' }
+    { href: `${base}/cut`, name: 'Cut' },
+    { href: `${base}/templates`, name: 'Templates' }
   ]);
 </script>
 

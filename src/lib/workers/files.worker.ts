@@ -1,7 +1,7 @@
-import { openFile } from '$lib/files';
+import { openFile, sheetPdf, templatesPdf } from '$lib/files';
 import { expose } from 'comlink';
 
-const worker = { openFile };
+const worker = { openFile, sheetPdf, templatesPdf };
 export type FilesWorker = typeof worker;
 
 expose(worker);

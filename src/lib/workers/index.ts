@@ -1,1 +1,2 @@
 export { openFileInWorker } from './openFile';
+export { sheetPdfInWorker, templatesPdfInWorker } from './writePdf';

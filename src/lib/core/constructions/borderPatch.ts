@@ -10,6 +10,7 @@ const Params = z.object({
   width: sideMm(76, 25, 300),
   height: sideMm(76, 25, 300),
   borderWidth: sideMm(4, 3, 8),
+  overlap: sideMm(2, 0.5, 7),
   ground: material('woven', 'Cotton twill', '#31405c'),
   border: thread('Brass', '#b58a3c'),
   colours: threads(['Cream', '#efe3c4'], ['Fern green', '#4d7148'])
@@ -26,6 +27,11 @@ export const borderPatch: Construction<typeof Params> = {
     ask.length('width', 'Outer edge of the border, width'),
     ask.length('height', 'Outer edge of the border, height'),
     ask.length('borderWidth', 'Width of the satin border'),
+    ask.length(
+      'overlap',
+      'Satin inside the cut edge',
+      'At least half the border: its middle must lie on the patch.'
+    ),
     ask.material('ground', 'Ground cloth', { woven: 'Woven cotton', canvas: 'Canvas', felt: 'Felt' }),
     ask.thread('border', 'Border thread'),
     ask.threads('colours', 'Colours, in order')
@@ -33,14 +39,21 @@ export const borderPatch: Construction<typeof Params> = {
   pattern
 };
 
+/** How far the satin reaches inside the raw edge: half its width at least, and not all of it. */
+function overlapOf({ overlap, borderWidth }: z.output<typeof Params>): number {
+  return Math.min(borderWidth - 0.5, Math.max(borderWidth / 2, overlap));
+}
+
 function pattern(p: z.output<typeof Params>): Pattern {
   const outline = shapePath(p.shape, p.width, p.height);
   const edge = inset(outline, p.borderWidth / 2);
+  const raw = inset(outline, p.borderWidth - overlapOf(p));
   const size = { width: p.width, height: p.height };
   const s = new Sequence({ shape: p.shape, size, finished: size, edge: 'satin border' });
   s.line('outline', 'Outer edge', outline, 'hooping-2');
-  s.line('cut', 'Cut line', edge);
-  s.line('edge', 'Edge of the patch', edge, 'hooping-2');
+  s.line('cut', 'Cut line', raw);
+  s.line('raw', 'Edge of the patch', raw, 'hooping-2');
+  s.line('edge', 'Middle of the border', edge, 'hooping-2');
   s.line('field', 'Design', inset(outline, p.borderWidth + 3));
   s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
   s.piece('ground', 'PATCH', p.ground, 'hooped', { shows: 'front' });
@@ -76,9 +89,9 @@ function pattern(p: z.output<typeof Params>): Pattern {
     words: /place|position|guide/,
     threadOf: 'border',
     visible: 'hidden',
-    lineIds: ['edge']
+    lineIds: ['raw']
   });
-  s.hand('glue', { do: 'glue', pieceId: 'ground', lineId: 'edge' });
+  s.hand('glue', { do: 'glue', pieceId: 'ground', lineId: 'raw' });
   s.hand(
     'lay-patch',
     {
@@ -86,7 +99,7 @@ function pattern(p: z.output<typeof Params>): Pattern {
       pieceId: 'ground',
       side: 'above',
       face: 'up',
-      covers: 'edge',
+      covers: 'raw',
       over: 0,
       hold: { by: 'glue' }
     },

@@ -48,6 +48,7 @@ export function defaultShop(id: string): Shop {
       }
     ],
     hands: { ...DEFAULT_HAND_TIMES },
+    cutAccuracy: 1,
     schools: {}
   };
 }

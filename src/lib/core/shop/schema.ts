@@ -41,6 +41,12 @@ export const Shop = z.object({
   machines: z.array(Machine).min(1),
   hoops: z.array(Hoop).min(1),
   hands: HandTimes,
+  cutAccuracy: z
+    .number()
+    .min(0)
+    .max(10)
+    .default(1)
+    .describe('how far a cut of this maker strays from its line, mm'),
   schools: z.record(z.string(), z.string()).default({}).describe('how the maker answers where makers differ')
 });
 export type Shop = z.infer<typeof Shop>;

@@ -185,7 +185,7 @@
     <section class="flex min-h-0 flex-col" aria-label="Steps">
       <ol
         bind:this={list}
-        class="min-h-0 flex-1 overflow-y-auto border-t-[1.5px] border-ink print:overflow-visible"
+        class="relative min-h-0 flex-1 overflow-y-auto border-t-[1.5px] border-ink print:overflow-visible"
       >
         {#each planned.steps as step (step.id)}
           <li>

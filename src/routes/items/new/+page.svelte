@@ -11,7 +11,7 @@
   import { Item } from '$lib/core/item';
   import { matchPaper, plan, withPaperNotes } from '$lib/core/plan';
   import { defaultSetup, smallestHoop } from '$lib/core/shop';
-  import { addItem, freshId, getShop, importItem, live } from '$lib/data';
+  import { addItem, freshId, getShop, importItem, live, saveShop } from '$lib/data';
   import { toast } from 'svelte-sonner';
   import BringStage from './BringStage.svelte';
   import MatchStage from './MatchStage.svelte';
@@ -190,6 +190,9 @@
       onanswer={(changes) => (answers = { ...answers, [kind]: { ...given, ...changes } })}
       onmachine={(chosen) => (machineId = chosen)}
       onhoop={(chosen) => (hoopId = chosen)}
+      onaccuracy={(mm) => {
+        if (shop && mm >= 0 && mm <= 10) void saveShop({ ...shop, cutAccuracy: mm });
+      }}
       onnext={() => (hasPaper ? (stage = 'match') : void make())}
     />
   {:else}

@@ -1,9 +1,11 @@
 <script lang="ts">
   import { CONSTRUCTIONS, type AnyConstruction, type Question } from '$lib/core/constructions';
-  import { extents, type Path } from '$lib/core/geometry';
+  import { extents, type Outline, type Path } from '$lib/core/geometry';
   import { fitsField, type Shop } from '$lib/core/shop';
   import { formatSize, otherUnit } from '$lib/core/units';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
+
+  import EdgeComposer, { type EdgeAnswers } from './EdgeComposer.svelte';
 
   interface Props {
     shop: Shop;
@@ -22,6 +24,7 @@
     onanswer: (changes: Record<string, unknown>) => void;
     onmachine: (id: string) => void;
     onhoop: (id: string) => void;
+    onaccuracy: (mm: number) => void;
     onnext: () => void;
   }
   let {
@@ -39,6 +42,7 @@
     onanswer,
     onmachine,
     onhoop,
+    onaccuracy,
     onnext
   }: Props = $props();
 
@@ -63,6 +67,20 @@
     onanswer({ ...size, [question.key]: value });
   }
   const round = (mm: number): number => Math.round(mm * 10) / 10;
+  let composing = $state(false);
+  const hasEdge = $derived(
+    asksSize && typeof given['borderWidth'] === 'number' && given['shape'] !== undefined
+  );
+  const edgeStart = $derived.by((): EdgeAnswers => {
+    const borderWidth = Number(given['borderWidth']);
+    return {
+      shape: given['shape'] as Outline,
+      width: Number(given['width']),
+      height: Number(given['height']),
+      borderWidth,
+      overlap: Math.max(borderWidth / 2, Number(given['overlap'] ?? 0))
+    };
+  });
   const problems = $derived(made && !made.ok ? made.problems : []);
   const view = $derived.by(() => {
     const box = outline ? extents(outline) : undefined;
@@ -164,6 +182,11 @@
     {#each problems as problem (problem)}<p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">
         {problem}
       </p>{/each}
+    {#if hasEdge}
+      <div>
+        <button type="button" class="button" onclick={() => (composing = true)}>Compose the edge</button>
+      </div>
+    {/if}
     <div class="flex items-center gap-4">
       <button type="submit" class="button button-main" disabled={!made?.ok || name.trim() === ''}
         >{hasChart ? 'Match the chart' : hasPaper ? 'Match the instructions' : 'Make the sheet'}</button
@@ -215,6 +238,17 @@
     {/if}
   </aside>
 </form>
+
+{#if hasEdge}
+  <EdgeComposer
+    open={composing}
+    {shop}
+    start={edgeStart}
+    ontake={({ overlap, ...answers }) => onanswer('overlap' in given ? { ...answers, overlap } : answers)}
+    {onaccuracy}
+    onclose={() => (composing = false)}
+  />
+{/if}
 
 <style>
   .ring {

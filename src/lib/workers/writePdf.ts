@@ -1,0 +1,19 @@
+import type { Plan } from '$lib/core/plan';
+import type { PaperName, TemplatePage } from '$lib/core/templates';
+import { inWorker, type WorkerResult } from './inWorker';
+
+/** The most that writing a PDF may take, s. */
+const SECONDS = 30;
+
+/** The sheet of a plan as a PDF, written in a worker. */
+export function sheetPdfInWorker(plan: Plan, paper: PaperName): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.sheetPdf(plan, paper));
+}
+
+/** Pages of templates as a PDF, written in a worker. */
+export function templatesPdfInWorker(
+  pages: TemplatePage[],
+  title: string
+): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.templatesPdf(pages, title));
+}
