@@ -26,7 +26,7 @@ export function kindOf(bytes: Uint8Array): FileKind {
   const isUtf16 = (head[0] === 0xff && head[1] === 0xfe) || (head[0] === 0xfe && head[1] === 0xff);
   if (!isUtf16 && head.some((byte) => byte === 0 || (byte < 9 && byte > 0))) return 'other';
   const start = textOf(head).trimStart();
-  if (/^(?:<\?xml[\s\S]*?\?>\s*)?(?:<!--[\s\S]*?-->\s*|<!DOCTYPE[^>]*>\s*)*<(?:svg:)?svg[\s>]/i.test(start))
+  if (/^(?:<\?xml[\s\S]*?\?>\s*)?(?:<!--[\s\S]*?-->\s*|<!DOCTYPE[^>]*>\s*)*<(?:svg:)?svg[\s>/]/i.test(start))
     return 'svg';
   return /^[{[]/.test(start) ? 'json' : 'text';
 }

@@ -3,7 +3,7 @@ const MIB = 1024 * 1024;
 /** What each reader takes at most. What is larger is refused before it is read. */
 export const LIMITS = {
   pdf: { bytes: 20 * MIB, pages: 40 },
-  text: { bytes: 1 * MIB },
+  text: { bytes: 16 * MIB },
   svg: { bytes: 5 * MIB },
   json: { bytes: 8 * MIB },
   zip: { bytes: 40 * MIB, entries: 200, unpacked: 80 * MIB },

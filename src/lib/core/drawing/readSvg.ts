@@ -95,6 +95,9 @@ export function readSvg(text: string): DrawingReading {
   };
 }
 
+/** No hoop is so large that an outline could reach this far, mm. */
+const FURTHEST_MM = 2000;
+
 /** Millimetres of one unit of length of a drawing. */
 const UNITS: Readonly<Record<string, number>> = {
   mm: 1,
@@ -190,8 +193,12 @@ function collect(root: SvgElement, viewport: Viewport): Collected {
       leave(`beyond the first ${MAX_POINTS.toLocaleString('en')} points`);
       return;
     }
-    const { paths, broken } = outlinesOf(element, all, viewport);
+    const { paths: read, broken } = outlinesOf(element, all, viewport);
     if (broken) leave('a path whose data breaks off');
+    const paths = read.filter((path) =>
+      path.points.every(([x, y]) => Math.abs(x) < FURTHEST_MM && Math.abs(y) < FURTHEST_MM)
+    );
+    if (paths.length < read.length) leave('further than 2 m from the corner of the drawing');
     points += paths.reduce((sum, path) => sum + path.points.length, 0);
     const colour = paint.stroke ?? paint.fill;
     const key = `${named}|${colour ?? ''}`;

@@ -1,6 +1,6 @@
 import type { ChartRow, Stitched } from '$lib/core/item';
 import { hasBlocks, readBlocks } from './blocks';
-import { isTotal, readFacts, type PaperFacts } from './facts';
+import { isSummary, readFacts, type PaperFacts } from './facts';
 import { readInstructions, type Instruction } from './instructions';
 import { linesOf, linesOfText, type Paper, type PaperLine } from './paper';
 import { readByHeading, readByShape } from './readLine';
@@ -97,7 +97,7 @@ function readLines(all: PaperLine[], setAside: readonly number[], cut: boolean):
       cells.length > 0 && !setAside.includes(line) && text.trim() !== '' && !/^[\s\-=_|+:.·•*]+$/.test(text)
   );
   const { instructions, rest } = readInstructions(withoutFurniture(filled));
-  const body = rest.filter(({ text }) => !isTotal(text));
+  const body = rest.filter(({ text }) => !isSummary(text));
   const turned = turnedTables(body);
   const { rows: found, unread } =
     turned ?? (hasBlocks(body) ? readBlocks(body) : { rows: tableRows(body), unread: [] });

@@ -1,4 +1,4 @@
-import { formatHex, parse } from 'culori';
+import { differenceCiede2000, formatHex, parse } from 'culori';
 
 /** Words that soften or deepen a colour without naming one. */
 const SHADES = new Set([
@@ -96,6 +96,18 @@ export function isColourName(text: string): boolean {
     words.every((word) => SHADES.has(word) || colourOf(word) !== undefined) &&
     colourOf(text) !== undefined
   );
+}
+
+/**
+ * What a maker would call a colour: the nearest name of the thread shelf, by the CIEDE2000 difference.
+ *
+ * @example
+ * shelfName('#23262b') // 'black'
+ */
+export function shelfName(hex: string): string {
+  const difference = differenceCiede2000();
+  const apart = Object.entries(SHELF).map(([name, colour]) => [name, difference(hex, colour)] as const);
+  return apart.reduce((best, each) => (each[1] < best[1] ? each : best))[0];
 }
 
 function toHex(word: string): string | undefined {

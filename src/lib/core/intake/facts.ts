@@ -97,8 +97,12 @@ function toMm(digits: string, unit: string): number {
   return Math.round(value * (metresPer(word) ?? 0.001) * 1000 * 100) / 100;
 }
 
-/** Whether a line sums the chart up. */
-export function isTotal(text: string): boolean {
+/** Whether a line speaks of the whole chart, so that it is no row. */
+export function isSummary(text: string): boolean {
+  return isTotal(text) || /^\W*(?:colou?r\s+)?stops\s*[:=]/i.test(text);
+}
+
+function isTotal(text: string): boolean {
   return /^\W*(?:total|sum|in all|altogether|grand total)\b/i.test(text);
 }
 

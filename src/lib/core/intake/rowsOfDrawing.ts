@@ -7,17 +7,21 @@ import {
   measure,
   packStitches,
   runStitches,
+  SATIN_SPACING_MM,
   satinStitches,
   type ListReading,
   type Stitches
 } from '$lib/core/stitch';
 import type { ReadRow } from './chart';
+import { shelfName } from './colour';
 import { guessRole } from './roleGuess';
 
 /** Width of satin laid along a drawn line, mm. */
 const SATIN_MM = 4;
 /** Area of one outline beyond which it is not filled, mm²: it bounds the item rather than being stitched. */
 const MOST_FILL_MM2 = 40_000;
+/** Stitches laid on one drawing; groups beyond them are counted only. */
+const MOST_STITCHES = 100_000;
 
 /**
  * The stops that a drawing becomes: one a named group or colour, in the order drawn, with stitches laid on its outlines
@@ -27,20 +31,31 @@ const MOST_FILL_MM2 = 40_000;
  * rowsOfDrawing(readSvg(svgOfACircle40mm))[0]?.stitches // 51: 125.66 mm at 2.5 mm a stitch
  */
 export function rowsOfDrawing({ groups }: DrawingReading): ReadRow[] {
+  let left = MOST_STITCHES;
   return groups.map((group, at): ReadRow => {
     const guess = guessRole(group.name, null, groups.length > 1 ? at / (groups.length - 1) : 0);
-    const stitches = laidOn(group, guess.role);
+    const expected = expectedStitches(group, guess.role);
+    const stitches = expected <= left ? laidOn(group, guess.role) : null;
+    left -= expected;
     return {
       line: at + 1,
       number: at + 1,
       name: group.name || `Outline ${at + 1}`,
-      colour: group.colour ?? '',
-      stitches: measure(stitches).count,
+      colour: group.colour === null ? '' : `${shelfName(group.colour)} ${group.colour}`,
+      stitches: stitches ? measure(stitches).count : expected,
       threadMetres: null,
       ...guess,
-      stitched: packStitches(stitches, 'drawing')
+      ...(stitches && { stitched: packStitches(stitches, 'drawing') })
     };
   });
+}
+
+/** About how many stitches a group takes. */
+function expectedStitches({ paths, filled, length }: DrawnGroup, role: Role): number {
+  const kind = stitchKind(role);
+  if (kind === 'satin') return Math.ceil(length / SATIN_SPACING_MM);
+  if (kind !== 'fill' || !filled) return Math.ceil(length / 2.5);
+  return Math.ceil(paths.reduce((sum, path) => sum + Math.min(MOST_FILL_MM2, pathArea(path)) / 1.4, 0));
 }
 
 function laidOn({ paths, filled }: DrawnGroup, role: Role): Stitches {

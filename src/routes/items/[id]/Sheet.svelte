@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { download, fileName } from '$lib/ui/files';
+  import { sheetPdfInWorker } from '$lib/workers';
   import { review } from '$lib/core/checks';
   import { answerFinding, moveStep, removeStep, takeBackAnswer, type Item } from '$lib/core/item';
   import type { Setup, Shop } from '$lib/core/shop';
@@ -105,6 +107,20 @@
       `${formatMinutes(low).replace(' min', '')} to ${formatMinutes(high)}`;
     return `four in five: hands ${span(hands)}, needle ${span(needle)}; from ${rests}`;
   });
+
+  let printing = $state(false);
+  async function print(): Promise<void> {
+    printing = true;
+    const made = await sheetPdfInWorker($state.snapshot(planned), 'A4');
+    printing = false;
+    if (made.ok)
+      download(
+        fileName(`${planned.itemName} sheet`, 'pdf'),
+        made.value as Uint8Array<ArrayBuffer>,
+        'application/pdf'
+      );
+    else toast.error('The PDF could not be written.');
+  }
 </script>
 
 <svelte:head><title>{item.name} · Jolt Step</title></svelte:head>
@@ -151,9 +167,10 @@
       <button
         type="button"
         class="button button-quiet"
-        onclick={() => window.print()}
-        aria-label="Print the sheet"
-        title="Print the sheet"><Printer size={20} aria-hidden="true" /></button
+        disabled={printing}
+        onclick={() => void print()}
+        aria-label="The sheet on paper, as PDF"
+        title="The sheet on paper, as PDF"><Printer size={20} aria-hidden="true" /></button
       >
       <button
         type="button"

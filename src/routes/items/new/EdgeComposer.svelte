@@ -159,9 +159,9 @@
                 {#each choice.offered as offer (offer.size)}
                   <tr class="border-b border-rule {choice.take?.size === offer.size ? 'font-bold' : ''}">
                     <td class="py-1 pr-4">{offer.size} mm{choice.take?.size === offer.size ? ' ←' : ''}</td>
-                    <td class="pr-4">{mm(offer.overlap)}</td>
-                    <td class="pr-4">{mm(offer.beyond)}</td>
-                    <td class={offer.spare < 0 ? 'font-bold text-hands' : ''}>{mm(offer.spare)}</td>
+                    <td class="pr-4">{offer.overlap} mm</td>
+                    <td class="pr-4">{offer.beyond} mm</td>
+                    <td class={offer.spare < 0 ? 'font-bold text-hands' : ''}>{offer.spare} mm</td>
                   </tr>
                 {/each}
               </tbody>
