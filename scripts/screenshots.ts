@@ -1,6 +1,7 @@
 /** `npm run screenshots`: one picture of each main view, from the demo stall, into docs/screenshots/. */
 import { chromium, type Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
+import { badgerPdf } from '../tests/e2e/support/badgerPdf';
 import { BROWSER } from '../playwright.config';
 import { build, serve } from './lib.mjs';
 
@@ -45,6 +46,17 @@ const views: View[] = [
     name: 'new-chart',
     path: '/items/new',
     prepare: (page) => page.getByLabel('Paste the colour chart').fill(CHART)
+  },
+  {
+    name: 'new-paper',
+    path: '/items/new',
+    prepare: async (page) => {
+      await page
+        .getByLabel('File to bring')
+        .setInputFiles({ name: 'badger.pdf', mimeType: 'application/pdf', buffer: await badgerPdf() });
+      await page.getByText('Go on with 4 stops').waitFor();
+      await page.getByRole('row').nth(3).hover();
+    }
   },
   {
     name: 'new-pattern',
@@ -96,6 +108,7 @@ const views: View[] = [
   },
   { name: 'guide', path: '/guide' },
   { name: 'cut', path: '/items/badger-tab/cut' },
+  { name: 'templates', path: '/items/badger-tab/templates' },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },
   {

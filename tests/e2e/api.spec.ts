@@ -69,3 +69,28 @@ test('the page comes with a strict security policy', async ({ request }) => {
   expect(policy).not.toMatch(/unsafe-inline|unsafe-eval|https?:/);
   expect(headers['x-content-type-options']).toBe('nosniff');
 });
+
+async function errorOf(response: { json(): Promise<unknown> }, part: 'code' | 'path'): Promise<string> {
+  const { error } = (await response.json()) as { error: { code: string; path: string } };
+  return error[part];
+}
+
+test('POST /api/intake reads a chart or a drawing by its content type, and answers what it cannot read', async ({
+  request
+}) => {
+  const post = (type: string, data: string | Buffer): ReturnType<typeof request.post> =>
+    request.post('/api/intake', { headers: { 'content-type': type }, data });
+  const chart = await post('text/plain', '1 placement grey 120 0.60 m\n2. Lay the felt.');
+  const { rows } = (await chart.json()) as { rows: unknown[] };
+  expect(rows[0]).toMatchObject({ number: 1, stitches: 120, role: 'placement' });
+  const drawing = await post(
+    'image/svg+xml',
+    '<svg width="40mm" viewBox="0 0 40 40"><circle r="20" fill="none" stroke="red"/></svg>'
+  );
+  const { size } = (await drawing.json()) as { size: { width: number } };
+  expect(size.width).toBeCloseTo(40, 1);
+  const wrong = await post('application/pdf', '1 placement grey 120');
+  expect([wrong.status(), await errorOf(wrong, 'code')]).toEqual([422, 'not-what-it-says']);
+  const unknown = await post('application/octet-stream', 'x');
+  expect([unknown.status(), await errorOf(unknown, 'path')]).toEqual([415, 'content-type']);
+});

@@ -153,6 +153,8 @@ function collect(root: SvgElement, viewport: Viewport): Collected {
   const byId = idsOf(root);
   let points = 0;
   let uses = 0;
+  /** Parts that are being used just now. */
+  const within = new Set<SvgElement>();
 
   const visit = (
     element: SvgElement,
@@ -174,10 +176,13 @@ function collect(root: SvgElement, viewport: Viewport): Collected {
       const target = byId.get(
         (element.attributes['href'] ?? element.attributes['xlink:href'] ?? '').slice(1)
       );
-      if (!target || ++uses > 500) return;
+      // A part that uses itself would go on for ever.
+      if (!target || ++uses > 500 || within.has(target)) return;
       const [x, y] = [element.attributes['x'] ?? '0', element.attributes['y'] ?? '0'];
       const inner = target.name === 'symbol' ? { ...target, name: 'g' } : target;
+      within.add(target);
       visit(inner, [`translate(${x} ${y})`, ...all], named, paint.inherited);
+      within.delete(target);
       return;
     }
     if (!SHAPES.has(element.name)) {
@@ -199,7 +204,7 @@ function collect(root: SvgElement, viewport: Viewport): Collected {
       path.points.every(([x, y]) => Math.abs(x) < FURTHEST_MM && Math.abs(y) < FURTHEST_MM)
     );
     if (paths.length < read.length) leave('further than 2 m from the corner of the drawing');
-    points += paths.reduce((sum, path) => sum + path.points.length, 0);
+    points += read.reduce((sum, path) => sum + path.points.length, 0);
     const colour = paint.stroke ?? paint.fill;
     const key = `${named}|${colour ?? ''}`;
     const group = byKey.get(key) ?? {

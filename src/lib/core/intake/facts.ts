@@ -38,9 +38,9 @@ export function readFacts(lines: PaperLine[], isRow: (line: number) => boolean):
   const sides: { width?: number; height?: number } = {};
   for (const { line, text, cells } of lines) {
     if (isRow(line)) continue;
-    const flat = cells.map((cell) => cell.text).join(' ') || text;
+    const flat = clear(cells.map((cell) => cell.text).join(' ') || text);
     // A hoop’s size is not the design’s; another clause of the same line may still say it.
-    const clauses = cells.flatMap((cell) => cell.text.split(/[,;]\s+|[()]\s*|\.\s/));
+    const clauses = cells.flatMap((cell) => clear(cell.text).split(/[,;]\s+|[()]\s*|\.\s/));
     for (const size of clauses
       .filter((clause) => !/\b(?:hoop|field|frame|ring)\b/i.test(clause))
       .flatMap(readSizes)) {
@@ -79,6 +79,11 @@ export function readFacts(lines: PaperLine[], isRow: (line: number) => boolean):
   if (sides.width !== undefined && sides.height !== undefined)
     facts.size ??= { width: sides.width, height: sides.height };
   return reading;
+}
+
+/** A line as it is searched: blanks run together, no longer than anyone would write one. */
+function clear(text: string): string {
+  return text.replace(/\s+/g, ' ').slice(0, 400);
 }
 
 /** Sizes such as `94 x 30 mm` or `3.7" × 1.2"` in a line, mm. */

@@ -137,7 +137,7 @@
     {#if toLookAt > 0}
       <button
         type="button"
-        class="button no-print border-hands text-hands"
+        class="button no-print border-hands text-hands hover:bg-sheet!"
         onclick={() => findings?.scrollIntoView({ block: 'start', behavior: 'smooth' })}
         ><TriangleAlert size={20} aria-hidden="true" />{toLookAt} to look at</button
       >

@@ -1,0 +1,89 @@
+import { readFile } from 'node:fs/promises';
+import { linesOf } from '../../src/lib/core/intake';
+import { readPdf } from '../../src/lib/files';
+import { badgerPdf } from './support/badgerPdf';
+import { expect, expectAccessible, loadDemo, test } from './support/page';
+
+test('a PDF chart and its instructions become one sheet, printed again as PDF', async ({ page }) => {
+  await page.goto('/items/new');
+  await page
+    .getByLabel('File to bring')
+    .setInputFiles({ name: 'badger.pdf', mimeType: 'application/pdf', buffer: await badgerPdf() });
+  await expect(
+    page.getByText('4 stops, 2,160 stitches, as the paper says, 4 instructions, finished size 30 × 94 mm')
+  ).toBeVisible();
+  await expect(page.getByLabel('What stop 1 does')).toHaveValue('placement');
+  await expect(page.getByRole('img', { name: 'Page 1 of 2' })).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: 'Go on with 4 stops' }).click();
+  await page.getByLabel('Name of the item').fill('Badger tab');
+  await page.getByLabel('Stitched outline, width').fill('20');
+  await page.getByLabel('Stitched outline, width').blur();
+  await page.getByRole('button', { name: 'Take that size' }).click();
+  await expect(page.getByLabel('Stitched outline, width')).toHaveValue('30 mm');
+  await page.getByRole('button', { name: 'Match the chart' }).click();
+  await expect(page.getByLabel('Step of instruction 3').locator('option:checked')).toContainText('Lay FRONT');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Badger tab' })).toBeVisible();
+  await expect(
+    page.getByText('Paper 3: Lay the front felt over the line and tape its corners.').first()
+  ).toBeVisible();
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'The sheet on paper, as PDF' }).click()
+  ]);
+  expect(download.suggestedFilename()).toBe('badger-tab-sheet.pdf');
+  const printed = await readPdf(new Uint8Array(await readFile(await download.path())));
+  const lines = printed.ok ? linesOf(printed.paper).map(({ text }) => text) : [];
+  expect(lines[0]).toBe('Badger tab');
+  expect(lines.join('\n')).toContain('Paper 3: Lay the front felt over the line');
+});
+
+test('a drawing gives outline and stops; a machine’s own file is refused kindly', async ({ page }) => {
+  await page.goto('/items/new');
+  const bring = page.getByLabel('File to bring');
+  await bring.setInputFiles({ name: 'tab.own', mimeType: '', buffer: Buffer.from([1, 0, 2, 0, 3]) });
+  await expect(page.getByRole('alert')).toContainText('only open formats come in. Bring the colour chart');
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="80mm" viewBox="0 0 80 80">
+    <g id="Satin border" fill="none" stroke="#b08d3c"><path d="M40 2C66 2 78 20 78 44V78H2V44C2 20 14 2 40 2z"/></g>
+    <g id="Lamp glass"><circle cx="40" cy="46" r="14" fill="#e3b341"/></g></svg>`;
+  await bring.setInputFiles({ name: 'lamp.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
+  await expect(page.getByText('Everything drawn measures 76 × 76 mm.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Go on with 2 stops' }).click();
+  await page.getByLabel('Name of the item').fill('Lamp patch');
+  await page.getByText('Border patch, two hoopings').click();
+  await page.getByLabel('Shape').selectOption({ label: 'Drawn: Satin border' });
+  await expect(page.getByLabel('Outer edge of the border, height')).toHaveValue('76 mm');
+
+  await page.getByRole('button', { name: 'Compose the edge' }).click();
+  await page.getByLabel('Sizes your machine offers for the satin, mm').fill('70.2 72.9');
+  await expect(page.getByText(/Take 72.9 mm: the satin reaches 1.55 mm inside/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take this edge' }).click();
+  await page.getByRole('button', { name: 'Match the chart' }).click();
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByText('Lamp glass').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await expect(page.getByRole('button', { name: /Stitch list, \d stops/ })).toBeVisible();
+});
+
+test('templates are chosen, drawn and printed', async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole('link', { name: /Badger luggage tab/ }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await expect(page.getByRole('list', { name: 'Pages' }).getByRole('listitem')).toHaveCount(2);
+  await page.getByLabel('Paper').selectOption('Letter');
+  await page.getByRole('checkbox', { name: /STABILISER/ }).check();
+  await expect(page.getByRole('img', { name: /Page 1: FRONT, BACK/ })).toBeVisible();
+  await expectAccessible(page);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^Templates, \d pages/ }).click()
+  ]);
+  const printed = await readPdf(new Uint8Array(await readFile(await download.path())));
+  expect(printed.ok && printed.paper.pages[0]?.words.some(({ text }) => text === '50 mm')).toBe(true);
+});
