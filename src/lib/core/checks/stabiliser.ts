@@ -102,9 +102,16 @@ function judge(run: Run, context: CheckContext): Judged | null {
 
 function dense({ stepId, stop }: Run, { plan }: CheckContext, under: Layer[]): Judged | null {
   const { field } = plan.hoop;
-  const stitches = plan.steps.find(({ itemStepId }) => itemStepId === stepId)?.stop?.stitches ?? 0;
+  const planned = plan.steps.find(({ itemStepId }) => itemStepId === stepId)?.stop;
+  const stitches = planned?.stitches ?? 0;
   const area = Math.min(field.width * field.height, 100 * 100);
-  if (!stop || stop.role !== 'decoration' || stitches / area <= DENSE || plies(under) > 1) return null;
+  if (
+    !stop ||
+    stop.role !== 'decoration' ||
+    (planned?.geometry?.density ?? stitches / area) <= DENSE ||
+    plies(under) > 1
+  )
+    return null;
   return {
     severity: 'note',
     text: `Stop ${stop.number ?? '?'} is dense: ${stitches.toLocaleString('en')} stitches.`,

@@ -6,3 +6,4 @@ export * from './ofStop';
 export * from './reachable';
 export * from './run';
 export * from './stitches';
+export { seeded } from './seeded';

@@ -1,7 +1,9 @@
-import { pathLength, type Path } from '$lib/core/geometry';
-import { findLine, stitchKind, type Item, type Phase, type Stop } from '$lib/core/item';
+import { extents, pathLength, type Path } from '$lib/core/geometry';
+import { findLine, stitchKind, type Item, type Phase, type Role, type Stop } from '$lib/core/item';
 import { satinStitches, zigzagStitches } from './column';
+import { barStitches, laceGridStitches, stippleStitches } from './field';
 import { runStitches } from './run';
+import { seeded } from './seeded';
 import {
   COMMAND,
   joined,
@@ -81,9 +83,35 @@ export function geometryOf(stop: Stop, item: Item): StopGeometry | null {
   return { stitches, source: 'lines', measure: measuredOnce(stitches) };
 }
 
+/** Spacing of stippling and of a lace grid, and of bars over a window, mm. */
+const STIPPLE_MM = 6;
+const GRID_MM = 4;
+const BARS_MM = 10;
+
+/** Roles whose line bounds what they stitch, and what they lay inside it where no chart says. */
+const INSIDE: Partial<Record<Role, (field: Path) => Stitches>> = {
+  quilting: (field) => {
+    const { width, height } = extents(field);
+    return Math.min(width, height) < 4 * STIPPLE_MM
+      ? runStitches(field)
+      : stippleStitches(field, seeded(Math.round(width * 100 + height)), { spacing: STIPPLE_MM });
+  },
+  'lace-underlay': (field) => laceGridStitches(field, { spacing: GRID_MM }),
+  bars: (field) => barStitches(field, { count: Math.max(2, Math.round(extents(field).height / BARS_MM)) })
+};
+
 /** The stitches of each phase of a stop along each of its lines, or null where its lines only bound it. */
 function partsOf(stop: Stop, item: Item): Stitches[][] | null {
-  if (stitchKind(stop.role) === 'fill' || stop.role === 'bars' || stop.role === 'quilting') return null;
+  if (stitchKind(stop.role) === 'fill') return null;
+  const inside = INSIDE[stop.role];
+  if (inside) {
+    // A count from a chart says how much is stitched there, not how.
+    const fields = stop.lineIds
+      .flatMap((id) => findLine(item, id)?.path ?? [])
+      .filter(({ closed }) => closed);
+    if (stop.countSource !== 'estimate' || fields.length === 0 || stop.phases.length > 1) return null;
+    return [fields.map((field) => once(field, stop.role, () => inside(field)))];
+  }
   const paths = stop.lineIds.flatMap((id) => findLine(item, id)?.path ?? []);
   if (paths.length === 0 || stop.countSource === 'none') return null;
   const around = paths.reduce((sum, path) => sum + pathLength(path), 0);

@@ -1,0 +1,16 @@
+/**
+ * Numbers from 0 to 1 that are the same every time for the same seed (mulberry32).
+ *
+ * @example
+ * const random = seeded(7);
+ * random() === seeded(7)() // true
+ */
+export function seeded(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
