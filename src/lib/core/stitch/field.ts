@@ -100,21 +100,21 @@ export function fillStitches(
 }
 
 /**
- * Bars over a cut window: straight satin columns from edge to edge.
+ * Bars over a cut opening: straight satin columns from edge to edge.
  *
  * @param count how many, spread evenly
  * @param width of each bar, mm
  * @param angle in which they run, degrees
  */
 export function barStitches(
-  window: Path,
+  opening: Path,
   { count, width = 1.6, angle = 0 }: { count: number; width?: number; angle?: number }
 ): Stitches {
   if (!(Number.isInteger(count) && count > 0)) throw new RangeError('Bars need a whole number above 0.');
-  // Their ends reach a little over the edge, where the satin round the window takes them in.
-  const reach = inset(window, -width / 2);
+  // Their ends reach a little over the edge, where the satin round the opening takes them in.
+  const reach = inset(opening, -width / 2);
   const turn = (angle * Math.PI) / 180;
-  const spread = window.points.map(([x, y]) => -x * Math.sin(turn) + y * Math.cos(turn));
+  const spread = opening.points.map(([x, y]) => -x * Math.sin(turn) + y * Math.cos(turn));
   const [low, high] = [Math.min(...spread), Math.max(...spread)];
   const bars = Array.from({ length: count }, (_, at) => low + ((high - low) * (at + 0.5)) / count).flatMap(
     (off) => crossings(reach, turn, off)

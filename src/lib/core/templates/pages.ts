@@ -54,7 +54,7 @@ export function templatePages(
       const template = byRectangle.get(rectangle);
       if (!template) return [];
       const [x, y] = [BLANK_MM + rectangle.x, BLANK_MM + rectangle.y];
-      const window = { x, y, width: template.width, height: template.height };
+      const frame = { x, y, width: template.width, height: template.height };
       return [{ template, placed: { dx: x, dy: y, window, marks: template.marks } }];
     });
     return {
@@ -85,15 +85,15 @@ function tiles(
     const [column, row] = [at % columns, Math.floor(at / columns)];
     const left = column * (area.width - OVERLAP_MM);
     const top = row * (area.height - OVERLAP_MM);
-    const window = {
+    const frame = {
       x: BLANK_MM,
       y: BLANK_MM,
       width: Math.min(area.width, template.width - left),
       height: Math.min(area.height, template.height - top)
     };
     const joins: Mark[] = [];
-    const right = left + window.width;
-    const bottom = top + window.height;
+    const right = left + frame.width;
+    const bottom = top + frame.height;
     // Where the next tile begins: cut one along it, glue it on the other.
     const seam = (x1: number, y1: number, x2: number, y2: number): Mark =>
       drawn(
@@ -114,7 +114,9 @@ function tiles(
     joins.push(written(left + 14, top + 18, tile, { size: 8, bold: true }));
     return {
       name: `${template.name}, part ${tile} of ${rows} × ${columns}`,
-      placed: [{ dx: BLANK_MM - left, dy: BLANK_MM - top, window, marks: [...template.marks, ...joins] }]
+      placed: [
+        { dx: BLANK_MM - left, dy: BLANK_MM - top, window: frame, marks: [...template.marks, ...joins] }
+      ]
     };
   });
 }
