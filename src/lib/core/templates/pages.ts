@@ -55,7 +55,7 @@ export function templatePages(
       if (!template) return [];
       const [x, y] = [BLANK_MM + rectangle.x, BLANK_MM + rectangle.y];
       const frame = { x, y, width: template.width, height: template.height };
-      return [{ template, placed: { dx: x, dy: y, window, marks: template.marks } }];
+      return [{ template, placed: { dx: x, dy: y, window: frame, marks: template.marks } }];
     });
     return {
       name: laid.map(({ template }) => template.name).join(', '),
