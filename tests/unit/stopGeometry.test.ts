@@ -1,7 +1,18 @@
-import { pathLength } from '$lib/core/geometry';
+import { review } from '$lib/core/checks';
+import { extentsOfAll, pathData, pathLength } from '$lib/core/geometry';
+import { readChart } from '$lib/core/intake';
 import type { Item, Stop } from '$lib/core/item';
-import { plan, type PlanStop } from '$lib/core/plan';
-import { measure, packStitches, runStitches } from '$lib/core/stitch';
+import { matchPaper, plan, withPaperNotes, type PlanStop } from '$lib/core/plan';
+import {
+  measure,
+  packStitches,
+  readSizes,
+  readStitchList,
+  runStitches,
+  stitchListCsv,
+  stitchListOf
+} from '$lib/core/stitch';
+import { drawStitches } from '$lib/ui/hoop/drawStitches';
 import { expect } from 'chai';
 import { badgerShop, makeItem } from './support/badger';
 
@@ -89,5 +100,118 @@ describe('a stop whose geometry is known', () => {
     expect(planned(charted, 'placement').upperMetres).to.equal(0.25);
     // 100 stitches × 2.5 mm of take-up.
     expect(planned(path, 'placement').upperMetres).to.equal(0.5);
+  });
+});
+
+describe('a stop of a construction', () => {
+  it('edged in blanket stitch bites as deep as its edge, and counts three stitches a bite', () => {
+    const item = makeItem('fused-applique', { edge: 'blanket' });
+    const stop = planned(item, 'applique-edge');
+    const line = item.lines.find(({ id }) => id === 'first');
+    if (!line) throw new Error('no line');
+    // Every 2.5 mm a bite of 3 mm there and back, and the step along.
+    const bites = pathLength(line.path) / 2.5;
+    expect(stop.countSource).to.equal('geometry');
+    expect(stop.stitches).to.be.closeTo(3 * bites, 6);
+    expect(stop.geometry?.length).to.be.closeTo(bites * (2 * 3 + 2.5), 0.05 * bites * 8.5);
+  });
+  it('is in the stitch list of its item with the machine’s number', () => {
+    const item = makeItem('snap-tab', {});
+    const listed = stitchListOf(item);
+    expect(listed.map(({ stop }) => stop)).to.include(1);
+    const numbers = item.files.flatMap(({ stops }) => stops.map(({ number }) => number));
+    expect(listed.every(({ stop }) => numbers.includes(stop))).to.equal(true);
+    const read = readStitchList(stitchListCsv(listed));
+    expect([read.problems, read.stops.length]).to.deep.equal([[], listed.length]);
+  });
+});
+
+describe('the maker’s own accuracy', () => {
+  const patch = makeItem('border-patch', {});
+  const raw = (cutAccuracy: number): string[] =>
+    review(patch, undefined, { ...badgerShop(), cutAccuracy })
+      .checked.open.filter(({ checkId }) => checkId === 'raw-edge')
+      .map(({ text }) => text);
+  it('decides whether a satin is wide enough for the raw edge', () => {
+    // A satin of 4 mm, half of it inside: 2 mm are enough for cuts that stray by 1 mm.
+    expect(raw(1)).to.deep.equal([]);
+    expect(raw(2.5)[0]).to.match(/4 mm wide, does not hide the edge of PATCH: your cuts stray further/);
+  });
+});
+
+describe('instructions on the steps of a plan', () => {
+  const tab = makeItem('snap-tab', {});
+  const sheet = readChart(
+    '1. Hoop the stabiliser.\n2. Lay the front over the placement line.\n3. Thank the badger warmly.'
+  );
+  const matches = matchPaper(plan(tab, undefined, badgerShop()), sheet.instructions);
+  it('become notes beside them; one without a step stands in the item’s note', () => {
+    const noted = withPaperNotes(tab, matches);
+    const noteOf = (stepId: string): string => noted.steps.find(({ id }) => id === stepId)?.note ?? '';
+    expect(noteOf('hoop')).to.include('Paper 1: Hoop the stabiliser.');
+    expect(noteOf('lay-front')).to.include('Paper 2: Lay the front over the placement line.');
+    expect(noted.note).to.equal('Paper 3: Thank the badger warmly.');
+  });
+  it('keep what was noted before', () => {
+    const before = { ...tab, note: 'For the stall.' };
+    expect(withPaperNotes(before, matches).note).to.equal(
+      'For the stall.\nPaper 3: Thank the badger warmly.'
+    );
+  });
+});
+
+describe('stitches on the screen', () => {
+  const many = runStitches(
+    {
+      closed: false,
+      points: [
+        [0, 0],
+        [100, 0]
+      ]
+    },
+    { length: 0.5 }
+  );
+  it('are drawn once for each dot, however many there are', () => {
+    const drawn: number[] = [];
+    const nothing = (): void => undefined;
+    const context = {
+      beginPath: nothing,
+      moveTo: nothing,
+      stroke: nothing,
+      lineTo: (x: number) => void drawn.push(x),
+      strokeStyle: '',
+      lineWidth: 0,
+      lineJoin: 'miter' as const,
+      globalAlpha: 1
+    };
+    const layer = { stitches: many, colour: '#b08d3c', now: true };
+    // 200 stitches of half a millimetre: at two dots a millimetre all are seen, at a tenth of a dot one in eight.
+    expect(drawStitches(context, layer, 2)).to.equal(200);
+    drawn.length = 0;
+    expect(drawStitches(context, layer, 0.1)).to.be.within(20, 30);
+    expect(drawn.length).to.be.within(20, 30);
+  });
+});
+
+describe('sizes copied from a machine', () => {
+  it('are read however they are set apart', () => {
+    expect(readSizes('91.2  92,7 mm; 94')).to.deep.equal([91.2, 92.7, 94]);
+    expect(readSizes('none, 0, 5000')).to.deep.equal([]);
+  });
+});
+
+describe('a path written down', () => {
+  it('is the data of an SVG path, closed where it is closed', () => {
+    expect(
+      pathData({
+        closed: true,
+        points: [
+          [0, 0],
+          [10.00049, 0],
+          [0, -5]
+        ]
+      })
+    ).to.equal('M0 0L10 0L0 -5Z');
+    expect(extentsOfAll([])).to.equal(undefined);
   });
 });

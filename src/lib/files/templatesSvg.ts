@@ -1,3 +1,4 @@
+import { pathData } from '$lib/core/geometry';
 import type { Mark, TemplatePage } from '$lib/core/templates';
 import { STROKES } from './strokes';
 
@@ -33,8 +34,7 @@ function markSvg(mark: Mark): string {
   }
   const { width, dash, grey } = STROKES[mark.style];
   const level = Math.round(grey * 255);
-  const points = mark.path.points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${mm(x)} ${mm(y)}`).join('');
-  return `<path d="${points}${mark.path.closed ? 'Z' : ''}" fill="none" stroke="rgb(${level},${level},${level})" stroke-width="${width}"${dash.length > 0 ? ` stroke-dasharray="${dash.join(' ')}"` : ''}/>`;
+  return `<path d="${pathData(mark.path)}" fill="none" stroke="rgb(${level},${level},${level})" stroke-width="${width}"${dash.length > 0 ? ` stroke-dasharray="${dash.join(' ')}"` : ''}/>`;
 }
 
 const mm = (value: number): number => Math.round(value * 1000) / 1000;

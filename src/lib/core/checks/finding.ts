@@ -19,6 +19,8 @@ export interface CheckContext {
   item: Item;
   plan: Plan;
   trace: StackStep[];
+  /** How far a cut of this maker strays, mm. */
+  cutAccuracy: number;
 }
 
 /** Something a check has found. */

@@ -17,8 +17,6 @@ import {
   type Finding
 } from './finding';
 
-/** How exactly a maker cuts, mm. */
-const ACCURACY_MM = 1;
 /** Share of an edge that may stray, as at a corner. */
 const STRAY = 0.2;
 const FRAYS: readonly MaterialKind[] = ['woven', 'canvas', 'knit', 'towelling'];
@@ -36,11 +34,9 @@ function underSatin(context: CheckContext): Finding[] {
     for (const layer of ending) {
       if (isStabiliser(layer)) continue;
       for (const path of paths) {
-        const problem = judge(
-          layer,
-          besides(path, width / 2 - ACCURACY_MM + 0.1),
-          besides(path, width / 2 - ACCURACY_MM)
-        );
+        const inside = width / 2 - context.cutAccuracy;
+        const problem =
+          inside < 0 ? TOO_NARROW : judge(layer, besides(path, inside + 0.1), besides(path, inside));
         if (problem === null) continue;
         return [
           {
@@ -49,7 +45,7 @@ function underSatin(context: CheckContext): Finding[] {
             stepId,
             text: `${called}, ${width} mm wide, does not hide the edge of ${layer.name}: ${problem}.`,
             advice:
-              problem === TOO_SHORT
+              problem !== LEFT_OUTSIDE
                 ? 'Cut on the line, or stitch a wider satin.'
                 : 'Trim it close before this stop.'
           }
@@ -62,6 +58,7 @@ function underSatin(context: CheckContext): Finding[] {
 
 const LEFT_OUTSIDE = 'its cut edge can stick out';
 const TOO_SHORT = 'it hardly reaches under the satin';
+const TOO_NARROW = 'your cuts stray further than half its width';
 
 /** Cloth must end within the satin: on one side of its band, and under it by more than a maker’s hand strays. */
 function judge(

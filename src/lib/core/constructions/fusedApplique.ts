@@ -11,7 +11,7 @@ import {
 import type { Line } from '$lib/core/item';
 import { ask, hold, holding, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
+import { blanketPhase, type Pattern } from './pattern';
 import { Sequence } from './sequence';
 
 const method = z.enum(['pre-cut', 'trim-in-place']);
@@ -159,6 +159,7 @@ function piece(s: Sequence, p: Params, id: 'first' | 'second'): void {
     visible: 'front',
     lineIds: [id],
     width: WIDTH[p.edge],
+    ...(p.edge === 'blanket' && { estimate: [blanketPhase(pathLength(s.pathOf(id)), WIDTH.blanket)] }),
     thread: p[`${id}Thread`]
   });
 }

@@ -1,3 +1,4 @@
+import { SATIN_SPACING_MM, ZIGZAG_SPACING_MM } from '$lib/core/stitch';
 import type {
   Hooping,
   Line,
@@ -101,17 +102,30 @@ export function runningPhase(pathMm: number, passes = 1, length = 2.5): Phase {
   return { stitches: Math.ceil((pathMm * passes) / length), length, attended: false };
 }
 
-/** Distance between the needle holes along a satin edge, mm. */
-const SATIN_SPACING_MM = 0.4;
-
 /** A satin column along a path, mm; the count is an estimate. */
 export function satinPhase(pathMm: number, width: number): Phase {
   return { stitches: Math.ceil(pathMm / SATIN_SPACING_MM), length: width, width, attended: false };
 }
 
+/** Blanket stitch along a path, mm: at every 2.5 mm a bite there and back; the count is an estimate. */
+export function blanketPhase(pathMm: number, bite: number): Phase {
+  return {
+    stitches: Math.ceil((pathMm / 2.5) * 3),
+    length: bite,
+    width: bite,
+    stitch: 'blanket',
+    attended: false
+  };
+}
+
 /** A zigzag pass along a path, mm; the count is an estimate. */
 export function zigzagPhase(pathMm: number, width: number): Phase {
-  return { stitches: Math.ceil(pathMm / 1.5), length: Math.max(1.5, width), width, attended: false };
+  return {
+    stitches: Math.ceil(pathMm / ZIGZAG_SPACING_MM),
+    length: Math.max(ZIGZAG_SPACING_MM, width),
+    width,
+    attended: false
+  };
 }
 
 /** Fill over an area, mm²; the count is an estimate. */

@@ -140,6 +140,13 @@ export class Sequence {
     return id;
   }
 
+  /** The path of a line written down before. */
+  pathOf(id: string): Path {
+    const line = this.#pattern.lines.find((each) => each.id === id);
+    if (!line) throw new RangeError(`There is no line ${id} yet.`);
+    return line.path;
+  }
+
   /** A piece; what it shows in the end is nothing unless said. */
   piece(
     id: string,

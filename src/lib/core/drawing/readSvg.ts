@@ -1,4 +1,4 @@
-import { extents, pathLength, shifted, type Extents, type Path } from '$lib/core/geometry';
+import { extentsOfAll, pathLength, shifted, type Path } from '$lib/core/geometry';
 import { MM_PER_INCH, roundTo } from '$lib/core/units';
 import { MAX_POINTS, outlinesOf, type Viewport } from './outlines';
 import { coloursOf, sheetOf, type StyleSheet } from './style';
@@ -79,7 +79,7 @@ export function readSvg(text: string): DrawingReading {
     });
   }
   const groups = collected.groups.filter(({ paths }) => paths.length > 0);
-  const box = boxOf(groups.flatMap(({ paths }) => paths));
+  const box = extentsOfAll(groups.flatMap(({ paths }) => paths));
   if (!box) {
     problems.push({ kind: 'not-understood', message: 'The drawing holds no outlines.' });
     return { groups: [], size: null, problems };
@@ -240,14 +240,6 @@ function idsOf(root: SvgElement): Map<string, SvgElement> {
   };
   visit(root);
   return found;
-}
-
-function boxOf(paths: Path[]): Extents | undefined {
-  if (paths.length === 0) return undefined;
-  const boxes = paths.map(extents);
-  const [minX, minY] = [Math.min(...boxes.map((box) => box.minX)), Math.min(...boxes.map((box) => box.minY))];
-  const [maxX, maxY] = [Math.max(...boxes.map((box) => box.maxX)), Math.max(...boxes.map((box) => box.maxY))];
-  return { minX, minY, maxX, maxY, width: maxX - minX, height: maxY - minY };
 }
 
 function rounded(path: Path): Path {

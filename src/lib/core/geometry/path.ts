@@ -35,6 +35,34 @@ export function extents(path: Path): Extents {
 }
 
 /**
+ * The smallest upright box round several paths, mm; undefined where there is none.
+ *
+ * @example
+ * extentsOfAll([rectangle(30, 94), rectangle(40, 10)])?.width // 40
+ */
+export function extentsOfAll(paths: readonly Path[]): Extents | undefined {
+  const boxes = paths.map(extents);
+  if (boxes.length === 0) return undefined;
+  const minX = Math.min(...boxes.map((each) => each.minX));
+  const minY = Math.min(...boxes.map((each) => each.minY));
+  const maxX = Math.max(...boxes.map((each) => each.maxX));
+  const maxY = Math.max(...boxes.map((each) => each.maxY));
+  return { minX, minY, maxX, maxY, width: maxX - minX, height: maxY - minY };
+}
+
+/**
+ * A path as the `d` of an SVG path, to a thousandth of a millimetre.
+ *
+ * @example
+ * pathData(segment(0, 0, 10, 5)) // 'M0 0L10 5'
+ */
+export function pathData({ points, closed }: Path): string {
+  const mm = (value: number): number => Math.round(value * 1000) / 1000 + 0;
+  const lines = points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${mm(x)} ${mm(y)}`);
+  return lines.join('') + (closed ? 'Z' : '');
+}
+
+/**
  * Length along a path, mm, the closing piece included.
  *
  * @example

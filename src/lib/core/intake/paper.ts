@@ -70,6 +70,13 @@ export function linesOf({ pages }: Paper): PaperLine[] {
   return lines;
 }
 
+/** The text of a paper, line by line, as an item keeps it. */
+export function textOf(paper: Paper): string {
+  return linesOf(paper)
+    .map(({ text }) => text)
+    .join('\n');
+}
+
 /**
  * The lines of pasted text; cells are told apart by marks or by blanks, and stand where their first letter stands.
  */

@@ -112,6 +112,16 @@ export function drawnAround(
   };
 }
 
+/** The outline of a drawing that an answer to the question of shape names, if it names one. */
+export function chosenOutline(
+  outlines: readonly { name: string; path: Path }[],
+  answer: unknown
+): { name: string; path: Path } | undefined {
+  return outlines.find(
+    ({ path }) => typeof answer === 'object' && answer !== null && 'drawn' in answer && answer.drawn === path
+  );
+}
+
 /** The closed outlines of a drawing that an item could have, the largest first, without two of one size and place. */
 export function outlineChoices({ groups }: DrawingReading): { name: string; path: Path }[] {
   const closed = groups.flatMap(({ name, colour, paths }) =>

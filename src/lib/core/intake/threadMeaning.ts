@@ -1,4 +1,5 @@
 import { stitchKind, type ChartRow, type Role } from '$lib/core/item';
+import { MEAN_LENGTH_MM, TAKE_UP_MM } from '$lib/core/thread';
 
 /** What a chart’s thread length stands for: thread used, take-up and all, or the bare path of the needle. */
 export type ThreadMeaning = 'used' | 'path';
@@ -9,11 +10,6 @@ export interface MeaningGuess {
   /** Charted length for each stitch of the rows that tell, mm; null where none does. */
   mmPerStitch: number | null;
 }
-
-/** Thread used for a stitch, mm: its length and 2.5 mm of take-up. */
-const USED_MM = { running: 5, fill: 5.4 } as const;
-/** A bare path of running stitch, mm a stitch. */
-const PATH_MM = { running: 2.5, fill: 2.9 } as const;
 
 /**
  * Tells what the thread lengths of a chart mean by their millimetres for each stitch, the rows weighed by their
@@ -35,8 +31,8 @@ export function threadMeaning(
     if (kind === 'satin' || !row.stitches || !row.threadMetres) continue;
     const per = (row.threadMetres * 1000) / row.stitches;
     // How many times too long or too short the figure would be, on a logarithmic scale.
-    used += row.stitches * Math.abs(Math.log(per / USED_MM[kind]));
-    path += row.stitches * Math.abs(Math.log(per / PATH_MM[kind]));
+    used += row.stitches * Math.abs(Math.log(per / (MEAN_LENGTH_MM[kind] + TAKE_UP_MM)));
+    path += row.stitches * Math.abs(Math.log(per / MEAN_LENGTH_MM[kind]));
     mm += row.threadMetres * 1000;
     stitches += row.stitches;
   }

@@ -36,7 +36,13 @@ export const Phase = z.object({
     .max(30)
     .optional()
     .describe('mean stitch length, mm; the role’s average where missing'),
-  width: z.number().min(0).max(30).optional().describe('width of a satin column, mm'),
+  width: z
+    .number()
+    .min(0)
+    .max(30)
+    .optional()
+    .describe('width of a satin column, or bite of a blanket stitch, mm'),
+  stitch: z.enum(['blanket']).optional().describe('how it is stitched, where its role does not say'),
   cap: z
     .number()
     .int()

@@ -38,6 +38,8 @@ export interface PlanAndTrace {
   plan: Plan;
   trace: StackStep[];
   item: Item;
+  /** How far a cut of this maker strays from its line, mm. */
+  cutAccuracy: number;
 }
 
 /** Plans an item as `plan` does, and gives the simulated hoop beside it. */
@@ -88,7 +90,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     cuts,
     warnings
   };
-  return { plan: planned, trace, item };
+  return { plan: planned, trace, item, cutAccuracy: shop.cutAccuracy };
 }
 
 /** Where the thread of each stop is seen in the end, by step; unknown while the work never leaves the ring. */

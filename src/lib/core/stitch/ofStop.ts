@@ -1,19 +1,17 @@
 import { extents, pathLength, type Path } from '$lib/core/geometry';
 import { findLine, stitchKind, type Item, type Phase, type Role, type Stop } from '$lib/core/item';
-import { satinStitches, zigzagStitches } from './column';
+import {
+  blanketStitches,
+  SATIN_SPACING_MM,
+  satinStitches,
+  ZIGZAG_SPACING_MM,
+  zigzagStitches
+} from './column';
 import { barStitches, laceGridStitches, stippleStitches } from './field';
 import { runStitches } from './run';
+import type { StopStitches } from './list';
 import { seeded } from './seeded';
-import {
-  COMMAND,
-  joined,
-  measure,
-  pathsOf,
-  StitchWriter,
-  type Command,
-  type Measure,
-  type Stitches
-} from './stitches';
+import { COMMAND, joined, measure, pathsOf, StitchWriter, type Measure, type Stitches } from './stitches';
 
 /** Stitches of a stop and where they come from: a list or drawing brought in, or the lines of the item. */
 export interface StopGeometry {
@@ -24,7 +22,6 @@ export interface StopGeometry {
 
 /** Places are stored in hundredths of a millimetre. */
 const UNIT = 100;
-const WORDS = Object.keys(COMMAND) as Command[];
 
 /** Stitches as a stop keeps them: whole numbers, hundredths of a millimetre. */
 export function packStitches(
@@ -49,8 +46,8 @@ export function packStitches(
 /** What `packStitches` has packed, as typed arrays again. */
 export function unpackStitches({ x, y, jumps, trims }: NonNullable<Stop['stitched']>): Stitches {
   const command = new Uint8Array(x.length);
-  for (const at of jumps) command[at] = COMMAND[WORDS[1] ?? 'jump'];
-  for (const at of trims) command[at] = COMMAND[WORDS[2] ?? 'trim'];
+  for (const at of jumps) command[at] = COMMAND.jump;
+  for (const at of trims) command[at] = COMMAND.trim;
   return {
     x: Float32Array.from(x, (value) => value / UNIT),
     y: Float32Array.from(y, (value) => value / UNIT),
@@ -87,6 +84,8 @@ export function geometryOf(stop: Stop, item: Item): StopGeometry | null {
 const STIPPLE_MM = 6;
 const GRID_MM = 4;
 const BARS_MM = 10;
+/** Distance between two bites of a blanket stitch, mm. */
+const BLANKET_MM = 2.5;
 
 /** Roles whose line bounds what they stitch, and what they lay inside it where no chart says. */
 const INSIDE: Partial<Record<Role, (field: Path) => Stitches>> = {
@@ -193,9 +192,17 @@ function joinedOnce(parts: readonly Stitches[]): Stitches {
 function laid(path: Path, phase: Phase, stop: Stop, around: number): Stitches {
   const known = stop.countSource === 'estimate' || phase.stitches === 0 ? null : phase.stitches;
   const width = phase.width ?? (stitchKind(stop.role) === 'satin' ? 4 : undefined);
+  if (width !== undefined && phase.stitch === 'blanket') {
+    // A bite there and back, and a step along, for every spacing.
+    const spacing = known === null ? BLANKET_MM : Math.max(0.5, (3 * around) / known);
+    return once(path, `blanket ${width} ${spacing.toFixed(3)}`, () =>
+      blanketStitches(path, { bite: width, spacing })
+    );
+  }
   if (width !== undefined) {
     const open = phase.cap !== undefined || stitchKind(stop.role) !== 'satin';
-    const spacing = known === null ? (open ? 1.5 : 0.4) : Math.max(0.15, around / known);
+    const spacing =
+      known === null ? (open ? ZIGZAG_SPACING_MM : SATIN_SPACING_MM) : Math.max(0.15, around / known);
     const key = `${open ? 'zigzag' : 'satin'} ${width} ${spacing.toFixed(3)}`;
     return once(path, key, () =>
       open
@@ -230,4 +237,18 @@ export function sketchOf(stop: Stop): Path[] {
   const known = sketches.get(stop.stitched) ?? pathsOf(unpackStitches(stop.stitched), SKETCH_POINTS);
   sketches.set(stop.stitched, known);
   return known;
+}
+
+/**
+ * The stitch list of an item: every stop of its files whose stitches are known, by the machine’s number.
+ *
+ * @param item the item as one variant has it
+ */
+export function stitchListOf(item: Item): StopStitches[] {
+  return item.files
+    .flatMap(({ stops }) => stops)
+    .flatMap((stop) => {
+      const geometry = geometryOf(stop, item);
+      return stop.number !== null && geometry ? [{ stop: stop.number, stitches: geometry.stitches }] : [];
+    });
 }

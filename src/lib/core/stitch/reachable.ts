@@ -68,6 +68,21 @@ export function chooseSize(
 }
 
 /**
+ * Reads the sizes a maker copies from a machine, set apart by blanks, semicolons or slashes.
+ *
+ * @returns sizes in mm; what is no size between 1 and 1000 mm is left out
+ *
+ * @example
+ * readSizes('91.2  92,7 mm') // [91.2, 92.7]
+ */
+export function readSizes(text: string): number[] {
+  return text
+    .split(/[;/]|,\s|\s+/)
+    .map((part) => Number(part.replace(',', '.').replace(/mm$/, '')))
+    .filter((size) => size > 1 && size < 1000);
+}
+
+/**
  * The sizes round a wish that a machine reaches in even steps.
  *
  * @param start a size it offers, mm

@@ -1,4 +1,4 @@
-import { box, extents, mirrored, segment, type Path } from '$lib/core/geometry';
+import { box, extentsOfAll, mirrored, segment, type Path } from '$lib/core/geometry';
 import type { Item } from '$lib/core/item';
 import type { Plan } from '$lib/core/plan';
 import { formatSize } from '$lib/core/units';
@@ -26,8 +26,7 @@ export function hoopTemplate(item: Item, plan: Plan, hoopingId: string, fromBehi
   const marks: Mark[] = laid.paths.map((path, at) => drawn(path, styles[at] ?? 'line'));
   const [cx, cy] = laid.at;
   marks.push(...arrow([cx, cy - height / 2 + 14], [cx, cy - height / 2 + 2], false));
-  const design =
-    lines.length > 0 ? extents({ closed: true, points: lines.flatMap(({ points }) => points) }) : undefined;
+  const design = lines.length > 0 ? extentsOfAll(lines) : undefined;
   const name = item.hoopings.find(({ id }) => id === hoopingId)?.name ?? 'Hooping';
   marks.push(
     written(cx + 2, cy - height / 2 + 8, 'top', { size: 3.5 }),

@@ -1,4 +1,4 @@
-import { extents, type Path, type Point } from '$lib/core/geometry';
+import { extentsOfAll, shifted, type Path, type Point } from '$lib/core/geometry';
 
 /** How a line of a template is drawn; each style reads without colour. */
 export const LINE_STYLES = ['cut', 'line', 'guide', 'overlap', 'arrow', 'check', 'frame'] as const;
@@ -84,14 +84,11 @@ export function fromTopLeft(
   paths: Path[],
   margin: number
 ): { paths: Path[]; width: number; height: number; at: Point } {
-  const boxes = paths.map(extents);
-  const minX = Math.min(...boxes.map((box) => box.minX));
-  const minY = Math.min(...boxes.map((box) => box.minY));
-  const width = Math.max(...boxes.map((box) => box.maxX)) - minX + 2 * margin;
-  const height = Math.max(...boxes.map((box) => box.maxY)) - minY + 2 * margin;
-  const [dx, dy] = [margin - minX, margin - minY];
+  const box = extentsOfAll(paths) ?? { minX: 0, minY: 0, width: 0, height: 0 };
+  const [width, height] = [box.width + 2 * margin, box.height + 2 * margin];
+  const [dx, dy] = [margin - box.minX, margin - box.minY];
   return {
-    paths: paths.map((path) => ({ ...path, points: path.points.map(([x, y]): Point => [x + dx, y + dy]) })),
+    paths: paths.map((path) => shifted(path, dx, dy)),
     width,
     height,
     at: [dx, dy]

@@ -1,10 +1,10 @@
 import { stitchesOf, stitchKind, type Phase, type Role, type Stop } from '$lib/core/item';
 
 /** Thread taken up by each stitch beyond its length, mm. */
-const TAKE_UP_MM = 2.5;
+export const TAKE_UP_MM = 2.5;
 
 /** Mean stitch length where only counts are known, mm; a satin’s is its width. */
-const MEAN_LENGTH_MM = { running: 2.5, fill: 2.9, satin: 4 } as const;
+export const MEAN_LENGTH_MM = { running: 2.5, fill: 2.9, satin: 4 } as const;
 
 /** Bobbin thread for each metre of upper thread. */
 const BOBBIN_SHARE = { running: 0.8, fill: 0.4, satin: 0.4 } as const;

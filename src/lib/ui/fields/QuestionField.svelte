@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { chosenOutline } from '$lib/core/intake';
   import type { Question } from '$lib/core/constructions';
   import type { Path } from '$lib/core/geometry';
   import type { LengthUnit } from '$lib/core/units';
@@ -16,9 +17,6 @@
     onanswer: (value: unknown) => void;
   }
   let { question, unit, value, drawn = [], onanswer }: Props = $props();
-
-  const isDrawn = (path: Path, answer: unknown): boolean =>
-    typeof answer === 'object' && answer !== null && 'drawn' in answer && answer.drawn === path;
 
   type Colour = { name: string; colour: string };
   const id = $props.id();
@@ -73,7 +71,7 @@
       {id}
       class="field"
       value={typeof value === 'object'
-        ? `drawn-${drawn.findIndex(({ path }) => isDrawn(path, value))}`
+        ? `drawn-${drawn.findIndex((each) => each === chosenOutline(drawn, value))}`
         : String(value)}
       onchange={({ currentTarget }) => {
         const at = /^drawn-(\d+)$/.exec(currentTarget.value)?.[1];

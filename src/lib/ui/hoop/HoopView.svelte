@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { extents, type Path } from '$lib/core/geometry';
+  import { extents, pathData } from '$lib/core/geometry';
   import { formatLength, type LengthUnit } from '$lib/core/units';
   import type { HoopScene } from './scene';
   import StitchLayer from './StitchLayer.svelte';
@@ -21,12 +21,6 @@
   /** One pixel of line or text in mm at the size the drawing is usually shown. */
   const px = $derived(Math.max(box.width, box.height) / 300);
   const overBox = $derived(scene.over && extents(scene.over.line));
-
-  function draw(path: Path): string {
-    return (
-      path.points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + (path.closed ? 'Z' : '')
-    );
-  }
 </script>
 
 <div class="relative h-full max-h-full w-full">
@@ -60,7 +54,7 @@
     {/if}
     {#each scene.cloths as cloth, at (at)}
       <path
-        d={cloth.rings.map((points) => draw({ closed: true, points })).join('')}
+        d={cloth.rings.map((points) => pathData({ closed: true, points })).join('')}
         fill={cloth.colour}
         fill-rule="evenodd"
         fill-opacity={cloth.now ? 0.45 : 0.7}
@@ -70,11 +64,11 @@
     {/each}
     <path d="M-5 0H5M0 -5V5" class="cross" stroke-width={px} />
     {#each scene.stitched as path, at (at)}
-      <path d={draw(path)} class="stitched" stroke-width={1.5 * px} />
+      <path d={pathData(path)} class="stitched" stroke-width={1.5 * px} />
     {/each}
     {#each scene.active as { path, kind }, at (at)}
       <path
-        d={draw(path)}
+        d={pathData(path)}
         class={kind}
         stroke-width={3 * px}
         stroke-dasharray={kind === 'stitch' ? `${6 * px} ${3 * px}` : `${3 * px} ${3 * px}`}
@@ -82,7 +76,7 @@
     {/each}
     {#if scene.over && overBox}
       <path
-        d={draw(scene.over.line)}
+        d={pathData(scene.over.line)}
         class="stitch"
         stroke-width={3 * px}
         stroke-dasharray="{6 * px} {3 * px}"

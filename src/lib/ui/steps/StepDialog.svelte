@@ -11,6 +11,7 @@
     type Step
   } from '$lib/core/item';
   import type { LengthUnit } from '$lib/core/units';
+  import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
   import OperationForm from './OperationForm.svelte';
   import StopForm from './StopForm.svelte';
@@ -69,47 +70,41 @@
   }
 </script>
 
-<Dialog.Root open={task !== null} onOpenChange={(open) => !open && onclose()}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-20 bg-ink/40" />
-    <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-30 max-h-[92vh] w-[36rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-[1.5px] border-ink bg-sheet p-6"
-    >
-      <Dialog.Title class="head mb-4 text-2xl"
-        >{task?.kind === 'add' ? 'Add a step' : stop ? 'Change the stop' : 'Change the step'}</Dialog.Title
+<DialogFrame
+  open={task !== null}
+  title={task?.kind === 'add' ? 'Add a step' : stop ? 'Change the stop' : 'Change the step'}
+  {onclose}
+>
+  <form
+    onsubmit={(event) => {
+      event.preventDefault();
+      save();
+    }}
+  >
+    {#if task?.kind === 'add' && added}
+      <OperationForm {item} {unit} op={added} onchange={(op) => (added = op)} />
+    {:else if step?.kind === 'hand'}
+      <OperationForm
+        item={shown}
+        {unit}
+        op={step.op}
+        onchange={(op) => (draft = editStep(shown, step.id, { op }))}
+      />
+    {:else if stop}
+      <StopForm
+        item={shown}
+        {stop}
+        onchange={(change) => (draft = editStop(shown, stop.id, change))}
+        onnewthread={(name, colour) => useThread(stop.id, name, colour)}
+      />
+    {/if}
+    <label class="label mt-4 block" for="step-note">Your note</label>
+    <textarea id="step-note" class="field w-full" rows="2" maxlength="2000" bind:value={note}></textarea>
+    <div class="mt-5 flex justify-end gap-3">
+      <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
+      <button type="submit" class="button button-main"
+        >{task?.kind === 'add' ? 'Add the step' : 'Keep the change'}</button
       >
-      <form
-        onsubmit={(event) => {
-          event.preventDefault();
-          save();
-        }}
-      >
-        {#if task?.kind === 'add' && added}
-          <OperationForm {item} {unit} op={added} onchange={(op) => (added = op)} />
-        {:else if step?.kind === 'hand'}
-          <OperationForm
-            item={shown}
-            {unit}
-            op={step.op}
-            onchange={(op) => (draft = editStep(shown, step.id, { op }))}
-          />
-        {:else if stop}
-          <StopForm
-            item={shown}
-            {stop}
-            onchange={(change) => (draft = editStop(shown, stop.id, change))}
-            onnewthread={(name, colour) => useThread(stop.id, name, colour)}
-          />
-        {/if}
-        <label class="label mt-4 block" for="step-note">Your note</label>
-        <textarea id="step-note" class="field w-full" rows="2" maxlength="2000" bind:value={note}></textarea>
-        <div class="mt-5 flex justify-end gap-3">
-          <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
-          <button type="submit" class="button button-main"
-            >{task?.kind === 'add' ? 'Add the step' : 'Keep the change'}</button
-          >
-        </div>
-      </form>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+    </div>
+  </form>
+</DialogFrame>

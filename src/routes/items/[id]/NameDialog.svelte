@@ -3,6 +3,7 @@
   import type { Plan } from '$lib/core/plan';
   import { insertWindows, leavingAt, type StackStep } from '$lib/core/stack';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
+  import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
 
   /** Asks what is stitched in between and offers every place where it can be. */
@@ -64,85 +65,76 @@
   }
 </script>
 
-<Dialog.Root {open} onOpenChange={(next) => !next && onclose()}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-20 bg-ink/40" />
-    <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-30 max-h-[92vh] w-[36rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-[1.5px] border-ink bg-sheet p-6"
+<DialogFrame {open} title="Put a name in" {onclose}>
+  {#if !place}
+    <p>
+      There is no place for it: at no step does a tacked surface lie open to you with nothing underneath that
+      the stitches would spoil.
+    </p>
+    <div class="mt-5 flex justify-end"><Dialog.Close class="button">Close</Dialog.Close></div>
+  {:else}
+    <form
+      class="flex flex-col gap-4"
+      onsubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
     >
-      <Dialog.Title class="head mb-2 text-2xl">Put a name in</Dialog.Title>
-      {#if !place}
+      <div class="flex flex-wrap gap-4">
+        <div class="flex flex-col gap-1">
+          <label class="label" for="name-file">Name, or the file it is in</label>
+          <input id="name-file" class="field w-60" maxlength="80" required bind:value={name} />
+        </div>
+        <NumberField
+          label="Stitches"
+          value={stitches}
+          onchange={(next) => (stitches = next ?? 0)}
+          class="w-28"
+        />
+        <div class="flex flex-col gap-1">
+          <label class="label" for="name-thread">Thread</label>
+          <select id="name-thread" class="field" bind:value={threadId}>
+            <option value="">A thread of its own</option>
+            {#each item.threads as thread (thread.id)}<option value={thread.id}>{thread.name}</option>{/each}
+          </select>
+        </div>
+      </div>
+      <fieldset>
+        <legend class="label mb-1">After which step</legend>
+        <div class="flex max-h-60 flex-col overflow-y-auto">
+          {#each places as { stepId, pieceId, best } (stepId)}
+            <label class="flex min-h-11 items-center gap-3 border-b border-rule">
+              <input
+                type="radio"
+                name="place"
+                class="size-5"
+                checked={place.stepId === stepId}
+                onchange={() => (chosen = stepId)}
+              />
+              <span class="flex-1">{titleOf(stepId)}</span>
+              <span class="text-soft"
+                >on {findPiece(item, pieceId)?.name}{best ? ', the last chance' : ''}</span
+              >
+            </label>
+          {/each}
+        </div>
+      </fieldset>
+      {#if leaving}
         <p>
-          There is no place for it: at no step does a tacked surface lie open to you with nothing underneath
-          that the stitches would spoil.
+          {leaving.leaveAfter === null
+            ? 'You leave the file before its first stop'
+            : `You leave the file after stop ${leaving.leaveAfter}`}{leaving.resumeAt === null
+            ? '.'
+            : `, and go back in at stop ${leaving.resumeAt}.`}
+          {#if leaving.catchIt}<strong class="text-hands"
+              >The file does not halt there: be ready to catch the machine.</strong
+            >{/if}
         </p>
-        <div class="mt-5 flex justify-end"><Dialog.Close class="button">Close</Dialog.Close></div>
-      {:else}
-        <form
-          class="flex flex-col gap-4"
-          onsubmit={(event) => {
-            event.preventDefault();
-            save();
-          }}
-        >
-          <div class="flex flex-wrap gap-4">
-            <div class="flex flex-col gap-1">
-              <label class="label" for="name-file">Name, or the file it is in</label>
-              <input id="name-file" class="field w-60" maxlength="80" required bind:value={name} />
-            </div>
-            <NumberField
-              label="Stitches"
-              value={stitches}
-              onchange={(next) => (stitches = next ?? 0)}
-              class="w-28"
-            />
-            <div class="flex flex-col gap-1">
-              <label class="label" for="name-thread">Thread</label>
-              <select id="name-thread" class="field" bind:value={threadId}>
-                <option value="">A thread of its own</option>
-                {#each item.threads as thread (thread.id)}<option value={thread.id}>{thread.name}</option
-                  >{/each}
-              </select>
-            </div>
-          </div>
-          <fieldset>
-            <legend class="label mb-1">After which step</legend>
-            <div class="flex max-h-60 flex-col overflow-y-auto">
-              {#each places as { stepId, pieceId, best } (stepId)}
-                <label class="flex min-h-11 items-center gap-3 border-b border-rule">
-                  <input
-                    type="radio"
-                    name="place"
-                    class="size-5"
-                    checked={place.stepId === stepId}
-                    onchange={() => (chosen = stepId)}
-                  />
-                  <span class="flex-1">{titleOf(stepId)}</span>
-                  <span class="text-soft"
-                    >on {findPiece(item, pieceId)?.name}{best ? ', the last chance' : ''}</span
-                  >
-                </label>
-              {/each}
-            </div>
-          </fieldset>
-          {#if leaving}
-            <p>
-              {leaving.leaveAfter === null
-                ? 'You leave the file before its first stop'
-                : `You leave the file after stop ${leaving.leaveAfter}`}{leaving.resumeAt === null
-                ? '.'
-                : `, and go back in at stop ${leaving.resumeAt}.`}
-              {#if leaving.catchIt}<strong class="text-hands"
-                  >The file does not halt there: be ready to catch the machine.</strong
-                >{/if}
-            </p>
-          {/if}
-          <div class="flex justify-end gap-3">
-            <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
-            <button type="submit" class="button button-main" disabled={name.trim() === ''}>Put it in</button>
-          </div>
-        </form>
       {/if}
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+      <div class="flex justify-end gap-3">
+        <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
+        <button type="submit" class="button button-main" disabled={name.trim() === ''}>Put it in</button>
+      </div>
+    </form>
+  {/if}
+</DialogFrame>

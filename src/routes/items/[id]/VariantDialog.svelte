@@ -3,6 +3,7 @@
   import type { Item } from '$lib/core/item';
   import type { LengthUnit } from '$lib/core/units';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
+  import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
 
   /** Asks what is different in another variant of the item: size, edge, school. */
@@ -43,48 +44,40 @@
   }
 </script>
 
-<Dialog.Root {open} onOpenChange={(next) => !next && onclose()}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-20 bg-ink/40" />
-    <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-30 max-h-[92vh] w-[44rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-[1.5px] border-ink bg-sheet p-6"
-    >
-      <Dialog.Title class="head mb-2 text-2xl">Add a variant</Dialog.Title>
-      <p class="mb-4 text-soft">
-        What you change here is the variant’s own; steps, threads and notes stay shared. Charted counts are
-        scaled with the size.
-      </p>
-      <form
-        class="flex flex-col gap-4"
-        onsubmit={(event) => {
-          event.preventDefault();
-          save();
-        }}
+<DialogFrame {open} title="Add a variant" {onclose}>
+  <p class="mb-4 text-soft">
+    What you change here is the variant’s own; steps, threads and notes stay shared. Charted counts are scaled
+    with the size.
+  </p>
+  <form
+    class="flex flex-col gap-4"
+    onsubmit={(event) => {
+      event.preventDefault();
+      save();
+    }}
+  >
+    <div class="flex flex-col gap-1">
+      <label class="label" for="variant-name">Name of the variant</label>
+      <input id="variant-name" class="field w-72" maxlength="80" placeholder="Large" bind:value={name} />
+    </div>
+    <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
+      {#each questions as question (question.key)}
+        <QuestionField
+          {question}
+          {unit}
+          value={given[question.key]}
+          onanswer={(value) => (changed = { ...changed, [question.key]: value })}
+        />
+      {/each}
+    </div>
+    {#if made && !made.ok}<p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">
+        {made.problems.join(' ')}
+      </p>{/if}
+    <div class="flex justify-end gap-3">
+      <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
+      <button type="submit" class="button button-main" disabled={!made?.ok || name.trim() === ''}
+        >Add the variant</button
       >
-        <div class="flex flex-col gap-1">
-          <label class="label" for="variant-name">Name of the variant</label>
-          <input id="variant-name" class="field w-72" maxlength="80" placeholder="Large" bind:value={name} />
-        </div>
-        <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
-          {#each questions as question (question.key)}
-            <QuestionField
-              {question}
-              {unit}
-              value={given[question.key]}
-              onanswer={(value) => (changed = { ...changed, [question.key]: value })}
-            />
-          {/each}
-        </div>
-        {#if made && !made.ok}<p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">
-            {made.problems.join(' ')}
-          </p>{/if}
-        <div class="flex justify-end gap-3">
-          <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
-          <button type="submit" class="button button-main" disabled={!made?.ok || name.trim() === ''}
-            >Add the variant</button
-          >
-        </div>
-      </form>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+    </div>
+  </form>
+</DialogFrame>

@@ -8,6 +8,7 @@
     inPatternOrder,
     type FixedMatch
   } from '$lib/core/constructions';
+  import { chosenOutline, textOf } from '$lib/core/intake';
   import { Item } from '$lib/core/item';
   import { matchPaper, plan, withPaperNotes } from '$lib/core/plan';
   import { defaultSetup, smallestHoop } from '$lib/core/shop';
@@ -45,10 +46,7 @@
   const expected = $derived(made?.ok ? made.pattern.expected : []);
   /** The rows, those of a drawing laid round the outline that was chosen from it. */
   const rows = $derived.by(() => {
-    const shape = given['shape'];
-    const chosen = papers.outlines.find(
-      ({ path }) => typeof shape === 'object' && shape !== null && 'drawn' in shape && shape.drawn === path
-    );
+    const chosen = chosenOutline(papers.outlines, given['shape']);
     const read = papers.rowsAround(chosen && size ? { path: chosen.path, size } : null);
     return papers.source.kind === 'drawing' ? inPatternOrder(read, expected) : read;
   });
@@ -77,12 +75,7 @@
   const item = $derived.by(() => {
     if (!made?.ok || stage === 'bring') return undefined;
     const { source, reading } = papers;
-    const text =
-      source.kind === 'text'
-        ? papers.text
-        : source.kind === 'paper'
-          ? source.paper.pages.map(({ words }) => words.map((word) => word.text).join(' ')).join('\n')
-          : '';
+    const text = source.kind === 'text' ? papers.text : source.kind === 'paper' ? textOf(source.paper) : '';
     return assemble(made.pattern, {
       id,
       name: name.trim() || 'New item',

@@ -66,6 +66,15 @@
   }}
 />
 
+{#snippet brought(what: string, drop: () => void)}
+  <p class="mt-2 flex items-center gap-3 border-l-4 border-needle px-4">
+    <span class="min-w-0 flex-1">{what}</span>
+    <button type="button" class="button button-quiet" aria-label="Put away {what}" onclick={drop}
+      ><X size={18} aria-hidden="true" /></button
+    >
+  </p>
+{/snippet}
+
 <div class="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)] gap-7 max-[1100px]:grid-cols-1">
   <section aria-label="What you bring">
     <div
@@ -119,16 +128,16 @@
       </div>
     {/if}
 
-    {#each [{ what: papers.sheet && `${papers.sheet.name}: ${papers.sheet.instructions.length} instructions`, drop: () => (papers.sheet = null) }, { what: papers.drawing && source.kind !== 'drawing' && `${papers.drawing.name}: its outlines can be chosen as the shape`, drop: () => (papers.drawing = null) }] as { what, drop }, at (at)}
-      {#if what}
-        <p class="mt-2 flex items-center gap-3 border-l-4 border-needle px-4">
-          <span class="min-w-0 flex-1">{what}</span>
-          <button type="button" class="button button-quiet" aria-label="Put away {what}" onclick={drop}
-            ><X size={18} aria-hidden="true" /></button
-          >
-        </p>
-      {/if}
-    {/each}
+    {#if papers.sheet}
+      {@const { name, instructions } = papers.sheet}
+      {@render brought(`${name}: ${instructions.length} instructions`, () => (papers.sheet = null))}
+    {/if}
+    {#if papers.drawing && source.kind !== 'drawing'}
+      {@render brought(
+        `${papers.drawing.name}: its outlines can be chosen as the shape`,
+        () => (papers.drawing = null)
+      )}
+    {/if}
 
     {#if source.kind === 'text'}
       <label for="chart" class="head mt-4 block text-xl">Paste the colour chart</label>

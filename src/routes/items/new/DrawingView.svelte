@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { DrawingReading } from '$lib/core/drawing';
-  import type { Path } from '$lib/core/geometry';
+  import { pathData } from '$lib/core/geometry';
   import { formatSize, type LengthUnit } from '$lib/core/units';
 
   /** The outlines of a drawing as they were read, one group marked. */
@@ -14,8 +14,6 @@
 
   const size = $derived(drawing.size ?? { width: 100, height: 100 });
   const pad = $derived(Math.max(size.width, size.height) * 0.05);
-  const drawn = ({ points, closed }: Path): string =>
-    points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + (closed ? 'Z' : '');
 </script>
 
 <svg
@@ -26,7 +24,7 @@
 >
   {#each drawing.groups as { colour, paths }, at (at)}
     {#each paths as path, each (each)}
-      <path d={drawn(path)} class={marked === at ? 'marked' : ''} stroke={colour ?? undefined} />
+      <path d={pathData(path)} class={marked === at ? 'marked' : ''} stroke={colour ?? undefined} />
     {/each}
   {/each}
 </svg>

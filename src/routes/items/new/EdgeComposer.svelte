@@ -12,11 +12,12 @@
 </script>
 
 <script lang="ts">
-  import { extents, shapePath, type Path } from '$lib/core/geometry';
+  import { extents, pathData, shapePath, type Path } from '$lib/core/geometry';
   import { smallestHoop, type Shop } from '$lib/core/shop';
-  import { chooseSize, composeEdge, type ComposedEdge } from '$lib/core/stitch';
+  import { chooseSize, composeEdge, readSizes, sizesAround, type ComposedEdge } from '$lib/core/stitch';
   import { formatLength, formatSize } from '$lib/core/units';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
+  import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
 
   interface Props {
@@ -38,6 +39,8 @@
   let overlap = $state(0);
   let gap = $state(1);
   let sizes = $state('');
+  /** How far two sizes of the machine are apart, mm; 0 where it is not known. */
+  let step = $state(0);
   $effect.pre(() => {
     if (!open) return;
     width = cutOf(start.width);
@@ -57,19 +60,17 @@
   });
   const edge = $derived(composed.edge);
   const hoop = $derived(edge && smallestHoop(shop.hoops, edge.finished));
-  const offers = $derived(
-    sizes
-      .split(/[;/]|,\s|\s+/)
-      .map((text) => Number(text.replace(',', '.').replace(/mm$/, '')))
-      .filter((size) => Number.isFinite(size) && size > 1 && size < 1000)
-  );
+  /** The sizes named, or those round the wish where one size and the machine’s step are known. */
+  const offers = $derived.by(() => {
+    const named = readSizes(sizes);
+    const [first] = named;
+    return named.length === 1 && first !== undefined && step > 0 ? sizesAround(width, first, step) : named;
+  });
   const choice = $derived(
     edge && offers.length > 0 ? chooseSize(width, offers, satinWidth, shop.cutAccuracy) : undefined
   );
   const mm = (value: number): string => formatLength(value, shop.unit);
   const boxOf = (path: Path): string => formatSize(extents(path), shop.unit);
-  const drawn = ({ points, closed }: Path): string =>
-    points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + (closed ? 'Z' : '');
   const view = $derived(edge ? { width: edge.finished.width + 10, height: edge.finished.height + 10 } : null);
 
   function take(): void {
@@ -80,159 +81,147 @@
   }
 </script>
 
-<Dialog.Root {open} onOpenChange={(next) => !next && onclose()}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-20 bg-ink/40" />
-    <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-30 max-h-[94vh] w-[68rem] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-[1.5px] border-ink bg-sheet p-6"
-    >
-      <Dialog.Title class="head text-2xl">Compose the edge</Dialog.Title>
-      <p class="text-soft">
-        From the shape you cut: every line and the finished size follow by moving it in and out.
-      </p>
-      <div class="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-8 max-[900px]:grid-cols-1">
-        <div class="flex flex-col gap-4">
-          <div class="flex flex-wrap gap-x-5 gap-y-3">
-            <LengthField
-              label="Cut shape, width"
-              unit={shop.unit}
-              value={width}
-              onchange={(v) => (width = v)}
-            />
-            <LengthField
-              label="Cut shape, height"
-              unit={shop.unit}
-              value={height}
-              onchange={(v) => (height = v)}
-            />
-            <LengthField
-              label="Satin, width"
-              unit={shop.unit}
-              value={satinWidth}
-              onchange={(v) => (satinWidth = v)}
-            />
-            <LengthField
-              label="Satin inside the raw edge"
-              unit={shop.unit}
-              value={overlap}
-              onchange={(v) => (overlap = v)}
-            />
-            <LengthField label="Gap to the design" unit={shop.unit} value={gap} onchange={(v) => (gap = v)} />
-            <LengthField
-              label="Your cuts stray by"
-              unit={shop.unit}
-              value={shop.cutAccuracy}
-              onchange={onaccuracy}
-            />
-          </div>
-          {#if composed.problem}
-            <p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">{composed.problem}</p>
-          {/if}
-          <div class="flex flex-col gap-1">
-            <label class="label" for="offers">Sizes your machine offers for the satin, mm</label>
-            <input
-              id="offers"
-              class="field w-72"
-              placeholder="91.2  92.7"
-              bind:value={sizes}
-              aria-describedby="offers-help"
-            />
-            <p id="offers-help" class="text-sm text-soft">
-              Only where it sizes shapes in steps: the ones round {mm(width)}, widths of the middle of the
-              satin.
-            </p>
-          </div>
-          {#if choice}
-            <table class="border-collapse text-left">
-              <thead
-                ><tr class="border-b-[1.5px] border-ink text-soft"
-                  ><th scope="col" class="py-1 pr-4 font-normal">Size</th><th
-                    scope="col"
-                    class="py-1 pr-4 font-normal">Inside the edge</th
-                  ><th scope="col" class="py-1 pr-4 font-normal">Beyond it</th><th
-                    scope="col"
-                    class="py-1 font-normal">To spare</th
-                  ></tr
-                ></thead
-              >
-              <tbody>
-                {#each choice.offered as offer (offer.size)}
-                  <tr class="border-b border-rule {choice.take?.size === offer.size ? 'font-bold' : ''}">
-                    <td class="py-1 pr-4">{offer.size} mm{choice.take?.size === offer.size ? ' ←' : ''}</td>
-                    <td class="pr-4">{offer.overlap} mm</td>
-                    <td class="pr-4">{offer.beyond} mm</td>
-                    <td class={offer.spare < 0 ? 'font-bold text-hands' : ''}>{offer.spare} mm</td>
-                  </tr>
-                {/each}
-              </tbody>
-            </table>
-            <p class="border-l-4 px-3 py-1 {choice.take ? 'border-needle' : 'border-hands bg-hands-pale'}">
-              {choice.why}
-            </p>
-          {/if}
-        </div>
-        {#if edge && view}
-          <div>
-            <svg
-              viewBox="{-view.width / 2} {-view.height / 2} {view.width} {view.height}"
-              class="h-72 w-full"
-              role="img"
-              aria-label="The edge, finished {formatSize(edge.finished, shop.unit)}"
-            >
-              <path
-                d={drawn(edge.outer) + (edge.inner ? drawn(edge.inner) : '')}
-                fill-rule="evenodd"
-                class="satin"
-              />
-              <path d={drawn(edge.cutLine)} class="cut" />
-              <path d={drawn(edge.tackDown)} class="tack" />
-              {#if edge.design}<path d={drawn(edge.design)} class="design" />{/if}
-            </svg>
-            <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-              <dt class="text-soft">Finished</dt>
-              <dd class="font-bold">{formatSize(edge.finished, shop.unit)}</dd>
-              <dt class="text-soft">Cut line and placement</dt>
-              <dd>{boxOf(edge.cutLine)}</dd>
-              <dt class="text-soft">Tack-down</dt>
-              <dd>{boxOf(edge.tackDown)}</dd>
-              <dt class="text-soft">Satin, along its middle</dt>
-              <dd>{mm(edge.around)}, {edge.satinStitches.toLocaleString('en')} stitches</dd>
-              <dt class="text-soft">Zigzag first, {mm(edge.zigzagWidth)} wide</dt>
-              <dd>{edge.zigzagStitches.toLocaleString('en')} stitches</dd>
-              <dt class="text-soft">The design ends within</dt>
-              <dd>{edge.design ? boxOf(edge.design) : 'nothing: no room is left'}</dd>
-              <dt class="text-soft">Hoop</dt>
-              <dd>
-                {hoop
-                  ? `${hoop.name}, ${formatSize(hoop.field, shop.unit)}`
-                  : 'none of yours is large enough'}
-              </dd>
-            </dl>
-            <p
-              class="mt-2 border-l-4 px-3 py-1 {edge.spareInside < 0 || edge.spareBeyond < 0
-                ? 'border-hands bg-hands-pale'
-                : 'border-needle'}"
-            >
-              The satin reaches {mm(overlap)} inside the raw edge and {mm(edge.beyond)} beyond.
-              {#if edge.spareInside < 0}Too little inside: a cut that strays by {mm(shop.cutAccuracy)} slips out
-                of the satin.{:else if edge.spareBeyond < 0}Too little beyond: a cut that strays by {mm(
-                  shop.cutAccuracy
-                )} sticks out of it.{:else}Your cuts stray by {mm(shop.cutAccuracy)}: {mm(
-                  Math.min(edge.spareInside, edge.spareBeyond)
-                )} to spare.{/if}
-            </p>
-          </div>
-        {/if}
+<DialogFrame {open} title="Compose the edge" wide {onclose}>
+  <p class="text-soft">
+    From the shape you cut: every line and the finished size follow by moving it in and out.
+  </p>
+  <div class="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-8 max-[900px]:grid-cols-1">
+    <div class="flex flex-col gap-4">
+      <div class="flex flex-wrap gap-x-5 gap-y-3">
+        <LengthField label="Cut shape, width" unit={shop.unit} value={width} onchange={(v) => (width = v)} />
+        <LengthField
+          label="Cut shape, height"
+          unit={shop.unit}
+          value={height}
+          onchange={(v) => (height = v)}
+        />
+        <LengthField
+          label="Satin, width"
+          unit={shop.unit}
+          value={satinWidth}
+          onchange={(v) => (satinWidth = v)}
+        />
+        <LengthField
+          label="Satin inside the raw edge"
+          unit={shop.unit}
+          value={overlap}
+          onchange={(v) => (overlap = v)}
+        />
+        <LengthField label="Gap to the design" unit={shop.unit} value={gap} onchange={(v) => (gap = v)} />
+        <LengthField
+          label="Your cuts stray by"
+          unit={shop.unit}
+          value={shop.cutAccuracy}
+          onchange={onaccuracy}
+        />
       </div>
-      <div class="mt-5 flex justify-end gap-3">
-        <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
-        <button type="button" class="button button-main" disabled={!edge} onclick={take}
-          >Take this edge</button
+      {#if composed.problem}
+        <p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">{composed.problem}</p>
+      {/if}
+      <div class="flex flex-col gap-1">
+        <label class="label" for="offers">Sizes your machine offers for the satin, mm</label>
+        <input
+          id="offers"
+          class="field w-72"
+          placeholder="91.2  92.7"
+          bind:value={sizes}
+          aria-describedby="offers-help"
+        />
+        <p id="offers-help" class="text-sm text-soft">
+          Only where it sizes shapes in steps: the ones round {mm(width)}, widths of the middle of the satin.
+        </p>
+      </div>
+      <LengthField
+        label="Or one size, and the step between two"
+        unit={shop.unit}
+        value={step}
+        onchange={(mm) => (step = mm)}
+      />
+      {#if choice}
+        <table class="border-collapse text-left">
+          <thead
+            ><tr class="border-b-[1.5px] border-ink text-soft"
+              ><th scope="col" class="py-1 pr-4 font-normal">Size</th><th
+                scope="col"
+                class="py-1 pr-4 font-normal">Inside the edge</th
+              ><th scope="col" class="py-1 pr-4 font-normal">Beyond it</th><th
+                scope="col"
+                class="py-1 font-normal">To spare</th
+              ></tr
+            ></thead
+          >
+          <tbody>
+            {#each choice.offered as offer (offer.size)}
+              <tr class="border-b border-rule {choice.take?.size === offer.size ? 'font-bold' : ''}">
+                <td class="py-1 pr-4">{offer.size} mm{choice.take?.size === offer.size ? ' ←' : ''}</td>
+                <td class="pr-4">{offer.overlap} mm</td>
+                <td class="pr-4">{offer.beyond} mm</td>
+                <td class={offer.spare < 0 ? 'font-bold text-hands' : ''}>{offer.spare} mm</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+        <p class="border-l-4 px-3 py-1 {choice.take ? 'border-needle' : 'border-hands bg-hands-pale'}">
+          {choice.why}
+        </p>
+      {/if}
+    </div>
+    {#if edge && view}
+      <div>
+        <svg
+          viewBox="{-view.width / 2} {-view.height / 2} {view.width} {view.height}"
+          class="h-72 w-full"
+          role="img"
+          aria-label="The edge, finished {formatSize(edge.finished, shop.unit)}"
         >
+          <path
+            d={pathData(edge.outer) + (edge.inner ? pathData(edge.inner) : '')}
+            fill-rule="evenodd"
+            class="satin"
+          />
+          <path d={pathData(edge.cutLine)} class="cut" />
+          <path d={pathData(edge.tackDown)} class="tack" />
+          {#if edge.design}<path d={pathData(edge.design)} class="design" />{/if}
+        </svg>
+        <dl class="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+          <dt class="text-soft">Finished</dt>
+          <dd class="font-bold">{formatSize(edge.finished, shop.unit)}</dd>
+          <dt class="text-soft">Cut line and placement</dt>
+          <dd>{boxOf(edge.cutLine)}</dd>
+          <dt class="text-soft">Tack-down</dt>
+          <dd>{boxOf(edge.tackDown)}</dd>
+          <dt class="text-soft">Satin, along its middle</dt>
+          <dd>{mm(edge.around)}, {edge.satinStitches.toLocaleString('en')} stitches</dd>
+          <dt class="text-soft">Zigzag first, {mm(edge.zigzagWidth)} wide</dt>
+          <dd>{edge.zigzagStitches.toLocaleString('en')} stitches</dd>
+          <dt class="text-soft">The design ends within</dt>
+          <dd>{edge.design ? boxOf(edge.design) : 'nothing: no room is left'}</dd>
+          <dt class="text-soft">Hoop</dt>
+          <dd>
+            {hoop ? `${hoop.name}, ${formatSize(hoop.field, shop.unit)}` : 'none of yours is large enough'}
+          </dd>
+        </dl>
+        <p
+          class="mt-2 border-l-4 px-3 py-1 {edge.spareInside < 0 || edge.spareBeyond < 0
+            ? 'border-hands bg-hands-pale'
+            : 'border-needle'}"
+        >
+          The satin reaches {mm(overlap)} inside the raw edge and {mm(edge.beyond)} beyond.
+          {#if edge.spareInside < 0}Too little inside: a cut that strays by {mm(shop.cutAccuracy)} slips out of
+            the satin.{:else if edge.spareBeyond < 0}Too little beyond: a cut that strays by {mm(
+              shop.cutAccuracy
+            )} sticks out of it.{:else}Your cuts stray by {mm(shop.cutAccuracy)}: {mm(
+              Math.min(edge.spareInside, edge.spareBeyond)
+            )} to spare.{/if}
+        </p>
       </div>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+    {/if}
+  </div>
+  <div class="mt-5 flex justify-end gap-3">
+    <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
+    <button type="button" class="button button-main" disabled={!edge} onclick={take}>Take this edge</button>
+  </div>
+</DialogFrame>
 
 <style>
   path {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { CONSTRUCTIONS, type AnyConstruction, type Question } from '$lib/core/constructions';
-  import { extents, type Outline, type Path } from '$lib/core/geometry';
+  import { extents, pathData, type Outline, type Path } from '$lib/core/geometry';
+  import { chosenOutline } from '$lib/core/intake';
   import { fitsField, type Shop } from '$lib/core/shop';
   import { formatSize, otherUnit } from '$lib/core/units';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
@@ -54,14 +55,10 @@
   const variant = $derived(made?.ok ? made.pattern.variant : undefined);
   const outline = $derived(made?.ok ? made.pattern.lines[0]?.path : undefined);
   const fits = $derived(!hoop || !variant || fitsField(hoop, variant.size));
-  const drawn = ({ points, closed }: Path): string =>
-    points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') + (closed ? 'Z' : '');
   const asksSize = $derived(['width', 'height'].every((key) => questions.some((each) => each.key === key)));
   /** A drawn outline comes with its own size. */
   function answer(question: Question, value: unknown): void {
-    const drawing = outlines.find(
-      ({ path }) => typeof value === 'object' && value !== null && 'drawn' in value && value.drawn === path
-    );
+    const drawing = chosenOutline(outlines, value);
     const box = drawing && extents(drawing.path);
     const size = box && asksSize ? { width: round(box.width), height: round(box.height) } : {};
     onanswer({ ...size, [question.key]: value });
@@ -219,7 +216,7 @@
           class="reach"
         />
         {#each made?.ok ? made.pattern.lines : [] as line, at (line.id)}
-          <path d={drawn(line.path)} class={at === 0 ? `shape ${fits ? '' : 'wrong'}` : 'line'} />
+          <path d={pathData(line.path)} class={at === 0 ? `shape ${fits ? '' : 'wrong'}` : 'line'} />
         {/each}
       </svg>
       <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">

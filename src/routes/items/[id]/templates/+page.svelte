@@ -4,7 +4,7 @@
   import { plan } from '$lib/core/plan';
   import { defaultSetup } from '$lib/core/shop';
   import { hoopTemplate, PAPERS, pieceTemplates, templatePages, type PaperName } from '$lib/core/templates';
-  import { geometryOf, stitchListCsv, type StopStitches } from '$lib/core/stitch';
+  import { stitchListCsv, stitchListOf } from '$lib/core/stitch';
   import { itemOnBench, live } from '$lib/data';
   import { templatesSvg, zipOf } from '$lib/files';
   import { download, fileName } from '$lib/ui/files';
@@ -65,16 +65,7 @@
     else toast.error('The PDF could not be written. Try fewer templates at once.');
   }
 
-  /** Stops whose stitches are known, by the machine’s number. */
-  const known = $derived.by((): StopStitches[] => {
-    if (!item) return [];
-    return item.files
-      .flatMap(({ stops }) => stops)
-      .flatMap((stop) => {
-        const geometry = geometryOf(stop, item);
-        return stop.number !== null && geometry ? [{ stop: stop.number, stitches: geometry.stitches }] : [];
-      });
-  });
+  const known = $derived(item ? stitchListOf(item) : []);
 
   function stitchList(): void {
     download(fileName(`${planned?.itemName ?? ''} stitches`, 'csv'), stitchListCsv(known), 'text/csv');

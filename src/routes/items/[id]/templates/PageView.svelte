@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pathData } from '$lib/core/geometry';
   import type { Mark, TemplatePage } from '$lib/core/templates';
 
   /** A page of templates as it will be printed. */
@@ -16,11 +17,7 @@
       font-weight={mark.bold ? 700 : 400}>{mark.text}</text
     >
   {:else}
-    <path
-      class={mark.style}
-      d={mark.path.points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('') +
-        (mark.path.closed ? 'Z' : '')}
-    />
+    <path class={mark.style} d={pathData(mark.path)} />
   {/if}
 {/snippet}
 
