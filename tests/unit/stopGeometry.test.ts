@@ -135,7 +135,7 @@ describe('the maker’s own accuracy', () => {
   it('decides whether a satin is wide enough for the raw edge', () => {
     // A satin of 4 mm, half of it inside: 2 mm are enough for cuts that stray by 1 mm.
     expect(raw(1)).to.deep.equal([]);
-    expect(raw(2.5)[0]).to.match(/4 mm wide, does not hide the edge of PATCH: your cuts stray further/);
+    expect(raw(2.5)[0]).to.match(/4 mm wide, does not hide the edge of PATCH: its cut edge can stick out/);
   });
 });
 

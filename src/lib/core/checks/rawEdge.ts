@@ -34,9 +34,10 @@ function underSatin(context: CheckContext): Finding[] {
     for (const layer of ending) {
       if (isStabiliser(layer)) continue;
       for (const path of paths) {
+        // Below 0 a cut may stray past the satin on either side, wherever it lies.
         const inside = width / 2 - context.cutAccuracy;
         const problem =
-          inside < 0 ? TOO_NARROW : judge(layer, besides(path, inside + 0.1), besides(path, inside));
+          inside < 0 ? LEFT_OUTSIDE : judge(layer, besides(path, inside + 0.1), besides(path, inside));
         if (problem === null) continue;
         return [
           {
@@ -45,7 +46,7 @@ function underSatin(context: CheckContext): Finding[] {
             stepId,
             text: `${called}, ${width} mm wide, does not hide the edge of ${layer.name}: ${problem}.`,
             advice:
-              problem !== LEFT_OUTSIDE
+              problem === TOO_SHORT || inside < 0
                 ? 'Cut on the line, or stitch a wider satin.'
                 : 'Trim it close before this stop.'
           }
@@ -58,7 +59,6 @@ function underSatin(context: CheckContext): Finding[] {
 
 const LEFT_OUTSIDE = 'its cut edge can stick out';
 const TOO_SHORT = 'it hardly reaches under the satin';
-const TOO_NARROW = 'your cuts stray further than half its width';
 
 /** Cloth must end within the satin: on one side of its band, and under it by more than a maker’s hand strays. */
 function judge(
