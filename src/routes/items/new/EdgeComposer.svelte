@@ -118,25 +118,27 @@
       {#if composed.problem}
         <p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">{composed.problem}</p>
       {/if}
-      <div class="flex flex-col gap-1">
-        <label class="label" for="offers">Sizes your machine offers for the satin, mm</label>
-        <input
-          id="offers"
-          class="field w-72"
-          placeholder="91.2  92.7"
-          bind:value={sizes}
-          aria-describedby="offers-help"
+      <div class="flex flex-wrap items-start gap-x-5">
+        <div class="flex flex-col gap-1">
+          <label class="label" for="offers">Sizes your machine offers for the satin, mm</label>
+          <input
+            id="offers"
+            class="field w-72"
+            placeholder="91.2  92.7"
+            bind:value={sizes}
+            aria-describedby="offers-help"
+          />
+        </div>
+        <LengthField
+          label="Or one, and its step"
+          unit={shop.unit}
+          value={step}
+          onchange={(mm) => (step = mm)}
         />
-        <p id="offers-help" class="text-sm text-soft">
-          Only where it sizes shapes in steps: the ones round {mm(width)}, widths of the middle of the satin.
-        </p>
       </div>
-      <LengthField
-        label="Or one size, and the step between two"
-        unit={shop.unit}
-        value={step}
-        onchange={(mm) => (step = mm)}
-      />
+      <p id="offers-help" class="-mt-4 text-sm text-soft">
+        Only where it sizes shapes in steps: widths of the middle of the satin round {mm(width)}.
+      </p>
       {#if choice}
         <table class="border-collapse text-left">
           <thead
