@@ -29,7 +29,8 @@
     capSpm: 'The speed limit',
     width: 'The width',
     height: 'The height',
-    hands: 'The hand time'
+    hands: 'The hand time',
+    cutAccuracy: 'How far your cuts stray'
   };
 
   /** Stores the shop when it is whole; a wrong answer is said and nothing changes. */
@@ -107,6 +108,12 @@
         >
       {/each}
     </fieldset>
+    <LengthField
+      label="Your cuts stray by"
+      unit={shop.unit}
+      value={shop.cutAccuracy}
+      onchange={(cutAccuracy) => void keep({ ...shop, cutAccuracy })}
+    />
   </section>
 
   <section class="mt-8" aria-labelledby="machines">

@@ -10,6 +10,7 @@ const Params = z.object({
   width: sideMm(60, 20, 200),
   height: sideMm(60, 20, 200),
   borderWidth: sideMm(4, 3, 8),
+  designGap: sideMm(3, 0, 30),
   copies: count(2, 1, 6),
   gap: sideMm(20, 5, 60),
   placements: z.enum(['one-by-one', 'all-first']).default('one-by-one'),
@@ -34,6 +35,7 @@ export const batchPatch: Construction<typeof Params> = {
     ask.length('width', 'Outer edge of the border, width'),
     ask.length('height', 'Outer edge of the border, height'),
     ask.length('borderWidth', 'Width of the satin border'),
+    ask.length('designGap', 'Gap between design and border'),
     ask.number('copies', 'Copies in the hoop'),
     ask.length('gap', 'Gap between two copies'),
     ask.choice(
@@ -66,7 +68,12 @@ function pattern(p: Params): Pattern {
   for (const copy of copies) {
     const name = copies.length > 1 ? ` ${copy + 1}` : '';
     s.line(`edge-${copy}`, `Edge of patch${name}`, at(inset(outer, p.borderWidth / 2), copy), 'hooping-2');
-    s.line(`field-${copy}`, `Design of patch${name}`, at(inset(outer, p.borderWidth + 3), copy), 'hooping-2');
+    s.line(
+      `field-${copy}`,
+      `Design of patch${name}`,
+      at(inset(outer, p.borderWidth + p.designGap), copy),
+      'hooping-2'
+    );
     s.line(`cut-${copy}`, `Cut line of blank${name}`, at(inset(outer, p.borderWidth / 2), copy));
   }
   s.piece('cutaway', 'CUTAWAY', MATERIALS.cutaway, 'hooped');

@@ -11,6 +11,7 @@ const Params = z.object({
   height: sideMm(76, 25, 300),
   borderWidth: sideMm(4, 3, 8),
   overlap: sideMm(2, 0.5, 7),
+  designGap: sideMm(3, 0, 30),
   ground: material('woven', 'Cotton twill', '#31405c'),
   border: thread('Brass', '#b58a3c'),
   colours: threads(['Cream', '#efe3c4'], ['Fern green', '#4d7148'])
@@ -32,6 +33,7 @@ export const borderPatch: Construction<typeof Params> = {
       'Satin inside the cut edge',
       'At least half the border: its middle must lie on the patch.'
     ),
+    ask.length('designGap', 'Gap between design and border'),
     ask.material('ground', 'Ground cloth', { woven: 'Woven cotton', canvas: 'Canvas', felt: 'Felt' }),
     ask.thread('border', 'Border thread'),
     ask.threads('colours', 'Colours, in order')
@@ -54,7 +56,7 @@ function pattern(p: z.output<typeof Params>): Pattern {
   s.line('cut', 'Cut line', raw);
   s.line('raw', 'Edge of the patch', raw, 'hooping-2');
   s.line('edge', 'Middle of the border', edge, 'hooping-2');
-  s.line('field', 'Design', inset(outline, p.borderWidth + 3));
+  s.line('field', 'Design', inset(outline, p.borderWidth + p.designGap));
   s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
   s.piece('ground', 'PATCH', p.ground, 'hooped', { shows: 'front' });
   s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: 2 });

@@ -10,6 +10,7 @@ const Params = z.object({
   width: sideMm(80, 15, 400),
   height: sideMm(80, 15, 400),
   borderWidth: sideMm(4, 2, 10),
+  designGap: sideMm(3, 0, 30),
   finish: z.enum(['sew-on', 'iron-on']).default('sew-on'),
   ground: material('felt', 'Wool felt', '#7c8a6a'),
   border: thread('Ink black', '#20242c'),
@@ -32,6 +33,7 @@ export const patch: Construction<typeof Params> = {
     ask.length('width', 'Outer edge of the border, width'),
     ask.length('height', 'Outer edge of the border, height'),
     ask.length('borderWidth', 'Width of the satin border'),
+    ask.length('designGap', 'Gap between design and border'),
     ask.choice('finish', 'Goes on', { 'sew-on': 'Sewn on', 'iron-on': 'Ironed on' }),
     ask.material(
       'ground',
@@ -56,7 +58,7 @@ function pattern(p: z.output<typeof Params>): Pattern {
   s.line('outline', 'Outer edge', outline);
   // The needle travels along the middle of the border.
   s.line('border', 'Middle of the border', inset(outline, p.borderWidth / 2));
-  s.line('field', 'Design', inset(outline, p.borderWidth + 3));
+  s.line('field', 'Design', inset(outline, p.borderWidth + p.designGap));
   s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
   s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
   const irons = p.finish === 'iron-on';

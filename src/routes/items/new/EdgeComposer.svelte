@@ -8,6 +8,7 @@
     height: number;
     borderWidth: number;
     overlap: number;
+    designGap: number;
   }
 </script>
 
@@ -37,7 +38,7 @@
   let height = $state(0);
   let satinWidth = $state(0);
   let overlap = $state(0);
-  let gap = $state(1);
+  let gap = $state(0);
   let sizes = $state('');
   /** How far two sizes of the machine are apart, mm; 0 where it is not known. */
   let step = $state(0);
@@ -47,6 +48,7 @@
     height = cutOf(start.height);
     satinWidth = start.borderWidth;
     overlap = start.overlap;
+    gap = start.designGap;
   });
 
   const composed = $derived.by((): { edge?: ComposedEdge; problem?: string } => {
@@ -76,7 +78,7 @@
   function take(): void {
     if (!edge) return;
     const shape = typeof start.shape === 'object' ? { drawn: edge.outer } : start.shape;
-    ontake({ shape, ...edge.finished, borderWidth: satinWidth, overlap });
+    ontake({ shape, ...edge.finished, borderWidth: satinWidth, overlap, designGap: gap });
     onclose();
   }
 </script>
@@ -219,7 +221,7 @@
       </div>
     {/if}
   </div>
-  <div class="mt-5 flex justify-end gap-3">
+  <div class="sticky -bottom-6 mt-4 -mb-6 flex justify-end gap-3 bg-sheet py-4">
     <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
     <button type="button" class="button button-main" disabled={!edge} onclick={take}>Take this edge</button>
   </div>

@@ -75,7 +75,8 @@
       width: Number(given['width']),
       height: Number(given['height']),
       borderWidth,
-      overlap: Math.max(borderWidth / 2, Number(given['overlap'] ?? 0))
+      overlap: Math.max(borderWidth / 2, Number(given['overlap'] ?? 0)),
+      designGap: Number(given['designGap'] ?? 3)
     };
   });
   const problems = $derived(made && !made.ok ? made.problems : []);
@@ -241,7 +242,7 @@
     open={composing}
     {shop}
     start={edgeStart}
-    ontake={({ overlap, ...answers }) => onanswer('overlap' in given ? { ...answers, overlap } : answers)}
+    ontake={(edge) => onanswer(Object.fromEntries(Object.entries(edge).filter(([key]) => key in given)))}
     {onaccuracy}
     onclose={() => (composing = false)}
   />
