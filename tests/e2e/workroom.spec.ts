@@ -54,6 +54,8 @@ test('the shop: a machine and a hoop come, change and go; a wrong figure is refu
   await expect(page.getByLabel('Needles')).toHaveCount(2);
   await page.getByLabel('Lay a piece').fill('44');
   await page.getByLabel('Lay a piece').blur();
+  // A time of the maker's own stands bold once it is stored.
+  await expect(page.getByLabel('Lay a piece')).toHaveClass(/font-bold/);
   await page.reload();
   await expect(page.getByLabel('Lay a piece')).toHaveValue('44');
   await page.getByRole('button', { name: 'All as they were' }).click();
