@@ -16,6 +16,7 @@ export const coreRooms = {
   intake: ['units', 'geometry', 'item', 'drawing', 'stitch', 'thread'],
   constructions: ['units', 'geometry', 'item', 'shop', 'stitch', 'intake'],
   time: ['units', 'geometry', 'item', 'shop', 'thread'],
+  strips: ['units'],
   cutting: ['units', 'geometry', 'item', 'shop'],
   sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
   stack: ['units', 'geometry', 'item', 'stitch', 'sheet'],

@@ -6,4 +6,3 @@ export * from './ofStop';
 export * from './reachable';
 export * from './run';
 export * from './stitches';
-export { seeded } from './seeded';

@@ -10,7 +10,7 @@ import {
 import { barStitches, laceGridStitches, stippleStitches } from './field';
 import { runStitches } from './run';
 import type { StopStitches } from './list';
-import { seeded } from './seeded';
+import { seeded } from '$lib/core/units';
 import { COMMAND, joined, measure, pathsOf, StitchWriter, type Measure, type Stitches } from './stitches';
 
 /** Stitches of a stop and where they come from: a list or drawing brought in, or the lines of the item. */

@@ -1,0 +1,85 @@
+/**
+ * Straight-cut layouts, in plain rectangles. A cloth is cut into strips right across, a strip into columns, a column into
+ * pieces as wide as the column: three levels, every cut from edge to edge. Lengths are millimetres.
+ */
+
+/** So many pieces of one size. */
+export interface Wanted {
+  key: string;
+  width: number;
+  height: number;
+  count: number;
+  /** May lie turned by 90 degrees, where the cloth allows it too. */
+  turn: boolean;
+  /** The only cloth they may come from. */
+  only?: string | undefined;
+}
+
+/** Something to cut from. */
+export interface Cloth {
+  id: string;
+  width: number;
+  /** Length left; null for one that is cut off as long as needed. */
+  height: number | null;
+  /** Pieces may lie turned by 90 degrees. */
+  turn: boolean;
+  /** The first cuts may also run along it instead of across. */
+  alongToo: boolean;
+  /** Must be bought before it can be cut. */
+  bought: boolean;
+  /** What a millimetre cut off it costs; nothing for an offcut. */
+  perMm: number;
+  /** What it costs to begin it, as a whole sheet. */
+  whole: number;
+}
+
+/** A piece in its place, measured from the corner of its strip. */
+export interface Placed {
+  key: string;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  turned: boolean;
+}
+
+/** Pieces above each other, each as wide as the column. */
+export interface Column {
+  x: number;
+  width: number;
+  pieces: Placed[];
+}
+
+/** One strip right across the cloth, `y` from the edge the cuts begin at. */
+export interface Strip {
+  y: number;
+  height: number;
+  columns: Column[];
+}
+
+/** A cloth with its strips; `along` when the strips run along the cloth instead of across. */
+export interface ClothLayout {
+  clothId: string;
+  along: boolean;
+  strips: Strip[];
+}
+
+/** A layout of everything wanted, and what found no place. */
+export interface Layout {
+  cloths: ClothLayout[];
+  unplaced: Map<string, number>;
+  score: Score;
+}
+
+/** What a layout is judged by, the first that differs deciding; less is better. */
+export interface Score {
+  unplaced: number;
+  /** Price or length of what must be bought. */
+  bought: number;
+  /** Price or length of what is cut off whole material. */
+  used: number;
+  /** Passes of the ruler. */
+  cuts: number;
+  /** Minus the area of the largest piece that is left over. */
+  remainder: number;
+}
