@@ -16,6 +16,7 @@ export const coreRooms = {
   intake: ['units', 'geometry', 'item', 'drawing', 'stitch', 'thread'],
   constructions: ['units', 'geometry', 'item', 'shop', 'stitch', 'intake'],
   time: ['units', 'geometry', 'item', 'shop', 'thread'],
+  stash: ['units', 'geometry', 'item', 'shop'],
   strips: ['units'],
   cutting: ['units', 'geometry', 'item', 'shop'],
   sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
@@ -34,9 +35,10 @@ export const coreRooms = {
     'stack'
   ],
   checks: ['units', 'geometry', 'item', 'shop', 'stack', 'plan'],
+  cutplan: ['units', 'geometry', 'item', 'shop', 'stash', 'strips', 'cutting', 'plan'],
   templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
   run: ['units', 'item', 'shop', 'cutting', 'plan'],
-  documents: ['units', 'item', 'shop', 'plan', 'run']
+  documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run']
 };
 
 /** Rooms of src/lib, each with the others it may import. Every room may import the core. */

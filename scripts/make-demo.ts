@@ -5,7 +5,9 @@ import { readChart } from '../src/lib/core/intake';
 import type { Item } from '../src/lib/core/item';
 import { plan } from '../src/lib/core/plan';
 import type { Run, RunEvent } from '../src/lib/core/run';
+import { seeded } from '../src/lib/core/units';
 import { wishes, type Wish } from './demo-items';
+import { stash } from './demo-stash';
 import { defaultSetup, defaultShop, type Setup, type Shop } from '../src/lib/core/shop';
 
 const shop: Shop = {
@@ -64,6 +66,7 @@ for (const name of ['items', 'setups', 'runs']) {
   mkdirSync(new URL(name, folder), { recursive: true });
 }
 write('shop.json', shop);
+write('stash.json', stash);
 
 const made = new Map<string, { item: Item; setup: Setup }>();
 for (const wish of wishes) {
@@ -162,17 +165,6 @@ function makeRun(id: string, itemId: string, startedAt: string, seed: number): R
 function logNormal(chance: () => number, middle: number, sigma: number): number {
   const normal = Math.sqrt(-2 * Math.log(1 - chance())) * Math.cos(2 * Math.PI * chance());
   return middle * Math.exp(sigma * normal);
-}
-
-/** A small seeded generator (mulberry32), so that the demo never changes by itself. */
-function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 function write(path: string, document: unknown): void {

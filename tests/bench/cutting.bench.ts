@@ -37,7 +37,7 @@ function ourLength({ width, wanted }: CutCase): number {
     width,
     height: null,
     turn: true,
-    alongToo: false,
+    first: 'across' as const,
     bought: false,
     perMm: 1,
     whole: 0

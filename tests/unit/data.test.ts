@@ -22,6 +22,7 @@ import { badgerShop, badgerTab, NOW } from './support/badger';
 const tab = badgerTab();
 const shop = badgerShop();
 const setup = defaultSetup(tab, shop);
+const noStash = { schema: 'jolt-step/stash', version: 1, entries: [] };
 const dump = async (): Promise<string> =>
   JSON.stringify(await Promise.all(db.tables.map((table) => table.toArray())));
 
@@ -119,7 +120,8 @@ describe('what the browser keeps', () => {
       shop,
       items: [tab, { ...tab, id: 'lamp' }],
       setups: [setup, { ...setup, itemId: 'lamp', machineId: 'left' }],
-      runs: []
+      runs: [],
+      stash: noStash
     };
     await saveShop({ ...shop, name: 'Mine', machines: shop.machines.slice(1) });
     await addItem({ ...tab, name: 'Mine' }, { ...setup, copies: 7 });
@@ -132,7 +134,7 @@ describe('what the browser keeps', () => {
     expect(await db.setups.get('lamp')).to.equal(undefined);
   });
   it('a demo with its shop and setups in an empty browser, and no second time over', async () => {
-    const pack = { shop, items: [tab], setups: [setup], runs: [] };
+    const pack = { shop, items: [tab], setups: [setup], runs: [], stash: noStash };
     await loadDemo(pack);
     await saveItem({ ...tab, name: 'Changed' }, NOW);
     await loadDemo(pack);
@@ -142,7 +144,7 @@ describe('what the browser keeps', () => {
   });
   it('nothing of a demo with one broken document', async () => {
     const before = await dump();
-    await loadDemo({ shop, items: [tab, { ...tab, name: 5 }], setups: [], runs: [] }).then(
+    await loadDemo({ shop, items: [tab, { ...tab, name: 5 }], setups: [], runs: [], stash: noStash }).then(
       () => expect.fail('a broken demo was taken'),
       (error: Error) => expect(error.message).to.match(/“name”/)
     );

@@ -14,14 +14,14 @@ const stepOf = (steps: PlanStep[], id: string): PlanStep => steps.find((step) =>
 
 describe('cut list', () => {
   const sizes = (rounding: '5mm' | 'quarter-inch'): string[] =>
-    cutList(tab, shop.hoops[0] as never, rounding, 1).map(
+    cutList(tab, shop.hoops[0] as never, { rounding, margins: {} }, 1).map(
       ({ name, cut }) => `${name} ${formatSize(cut, rounding === '5mm' ? 'mm' : 'in')}`
     );
 
   it('of the worked example: front 55 × 120 and back 70 × 135 mm, or 2 ¼ × 4 ¾ and 3 × 5 ½ in', () => {
     expect(sizes('5mm')).to.deep.equal(['STABILISER 190 × 190 mm', 'FRONT 55 × 120 mm', 'BACK 70 × 135 mm']);
     expect(sizes('quarter-inch').slice(1)).to.deep.equal(['FRONT 2 ¼ × 4 ¾ in', 'BACK 3 × 5 ½ in']);
-    const front = cutList(tab, shop.hoops[0] as never, 'quarter-inch', 1)[1];
+    const front = cutList(tab, shop.hoops[0] as never, { rounding: 'quarter-inch', margins: {} }, 1)[1];
     expect(front?.cut).to.deep.equal({ width: 57.15, height: 120.65 });
     expect(front?.exact).to.deep.equal({ width: 54, height: 118 });
   });
@@ -29,7 +29,7 @@ describe('cut list', () => {
     const [stabiliser] = cutList(
       tab,
       { ...shop.hoops[0], ring: { width: 141, height: 231 } } as never,
-      '5mm',
+      { rounding: '5mm', margins: {} },
       3
     );
     expect(stabiliser).to.deep.include({
@@ -45,7 +45,7 @@ describe('cut list', () => {
         piece.id === 'back' ? { ...piece, overrides: { margin: 5, height: 111 } } : piece
       )
     };
-    expect(cutList(own, shop.hoops[0] as never, '5mm', 1)[2]).to.deep.include({
+    expect(cutList(own, shop.hoops[0] as never, { rounding: '5mm', margins: {} }, 1)[2]).to.deep.include({
       cut: { width: 40, height: 111 },
       overridden: true
     });

@@ -1,3 +1,4 @@
+import { newCutJob } from '$lib/core/cutplan';
 import { readValue, type DocumentKind } from '$lib/core/documents';
 import { plan } from '$lib/core/plan';
 import type { Run } from '$lib/core/run';
@@ -41,7 +42,33 @@ const run: Run = {
     }
   ]
 };
-const WHOLE: Record<DocumentKind, unknown> = { item: tab, setup, shop, run, plan: run.plan };
+const stash = {
+  schema: 'jolt-step/stash',
+  version: 1,
+  entries: [
+    {
+      what: 'cloth',
+      id: 'felt',
+      name: 'Felt',
+      colour: '#777777',
+      kind: 'felt',
+      form: 'sheets',
+      width: 230,
+      height: 305
+    },
+    { what: 'thread', id: 'brass', name: 'Brass', colour: '#b58a3c', metres: 400 },
+    { what: 'zip', id: 'zip', name: 'Nylon zip', colour: '#222222', count: 3, length: 250 }
+  ]
+};
+const WHOLE: Record<DocumentKind, unknown> = {
+  item: tab,
+  setup,
+  shop,
+  run,
+  plan: run.plan,
+  stash,
+  'cut-job': newCutJob(tab.id, 3)
+};
 
 /** A copy of a document with one field, named by its path, set to something else. */
 function withField(document: unknown, path: string, value: unknown): unknown {
@@ -60,6 +87,13 @@ describe('schemas', () => {
   }
 
   const wrong: [kind: DocumentKind, path: string, value: unknown, why: string][] = [
+    ['stash', 'entries.0.width', 0, 'a cloth without a width'],
+    ['stash', 'entries.0.name', '', 'a cloth without a name'],
+    ['stash', 'entries.1.metres', -1, 'thread below nothing'],
+    ['stash', 'entries.2.count', 1.5, 'half a zip'],
+    ['stash', 'entries.2.what', 'gadget', 'a thing nobody keeps'],
+    ['cut-job', 'wants', [], 'a job for nothing'],
+    ['cut-job', 'wants.0.copies', 0, 'no copy'],
     ['item', 'id', '', 'an id of nothing'],
     ['item', 'name', 'x'.repeat(121), 'a name of 121 letters'],
     ['item', 'createdAt', 'yesterday', 'a date in words'],

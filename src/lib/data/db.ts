@@ -1,7 +1,9 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { CutJob } from '$lib/core/cutplan';
 import type { Item } from '$lib/core/item';
 import type { RunEvent, RunHead } from '$lib/core/run';
 import type { Setup, Shop } from '$lib/core/shop';
+import type { StashEntry } from '$lib/core/stash';
 
 /** A small fact about this browser, as that the demo has been brought in. */
 export interface Meta {
@@ -18,10 +20,13 @@ export class JoltStepDatabase extends Dexie {
   /** Keyed by run and sequence, so that one event can never be there twice. */
   events!: Table<RunEvent, [runId: string, seq: number]>;
   meta!: EntityTable<Meta, 'key'>;
+  stash!: EntityTable<StashEntry, 'id'>;
+  cutJobs!: EntityTable<CutJob, 'id'>;
 
   constructor(name = 'jolt-step') {
     super(name);
     firstTables(this);
+    stashTables(this);
   }
 }
 
@@ -34,6 +39,10 @@ function firstTables(db: Dexie): void {
     events: '[runId+seq], runId',
     meta: 'key'
   });
+}
+
+function stashTables(db: Dexie): void {
+  db.version(2).stores({ stash: 'id, what, name', cutJobs: 'id' });
 }
 
 export const db = new JoltStepDatabase();

@@ -7,6 +7,7 @@ export interface DemoPack {
   items: unknown[];
   setups: unknown[];
   runs: unknown[];
+  stash: unknown;
 }
 
 const LOADED = 'demo-loaded';
@@ -33,7 +34,9 @@ export async function loadDemo(pack: DemoPack): Promise<void> {
   const items = pack.items.map((item) => must(readValue('item', item)));
   const setups = pack.setups.map((setup) => must(readValue('setup', setup)));
   const runs = pack.runs.map((run) => must(readValue('run', run)));
-  await db.transaction('rw', [db.items, db.setups, db.shops, db.runs, db.events, db.meta], async () => {
+  const { entries } = must(readValue('stash', pack.stash));
+  const tables = [db.items, db.setups, db.shops, db.runs, db.events, db.stash, db.meta];
+  await db.transaction('rw', tables, async () => {
     const own = await db.shops.get(shop.id);
     if (!own) await db.shops.add(shop);
     const { machines, hoops } = own ?? shop;
@@ -50,6 +53,7 @@ export async function loadDemo(pack: DemoPack): Promise<void> {
       await db.runs.add(head);
       await db.events.bulkAdd(events);
     }
+    for (const entry of entries) if (!(await db.stash.get(entry.id))) await db.stash.add(entry);
     await db.meta.put({ key: LOADED, value: true });
   });
 }

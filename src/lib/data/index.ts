@@ -5,4 +5,5 @@ export * from './live.svelte';
 export * from './runs';
 export * from './server';
 export * from './shop';
+export * from './stash';
 export * from './workbench';

@@ -1,10 +1,13 @@
+import { newCutJob, type CutJob } from '$lib/core/cutplan';
 import { review } from '$lib/core/checks';
 import type { Item } from '$lib/core/item';
 import type { Plan } from '$lib/core/plan';
 import type { Setup, Shop } from '$lib/core/shop';
 import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
+import type { StashEntry } from '$lib/core/stash';
 import { getShop } from './shop';
+import { getCutJob, listStash } from './stash';
 
 /** An item with what its plan is made from. */
 export interface ItemOnBench {
@@ -44,4 +47,62 @@ export async function plannedItems(): Promise<PlannedItem[]> {
     known.set(item.id, { key, planned });
     return planned;
   });
+}
+
+/** What lies on the cutting mat for an item: its job, every item cut with it, and the stash. */
+export interface CuttingMat {
+  job: CutJob;
+  wants: { item: Item; setup: Setup | undefined; copies: number }[];
+  /** Items that could be cut along with it. */
+  others: Item[];
+  stash: StashEntry[];
+  shop: Shop;
+}
+
+/** The cutting mat of an item; undefined when there is no such item. */
+export async function cuttingMat(id: string): Promise<CuttingMat | undefined> {
+  const [items, setups, shop, stash, stored] = await Promise.all([
+    listItems(),
+    db.setups.toArray(),
+    getShop(),
+    listStash(),
+    getCutJob(id)
+  ]);
+  if (!items.some((item) => item.id === id)) return undefined;
+  const job = stored ?? newCutJob(id, setups.find(({ itemId }) => itemId === id)?.copies ?? 1);
+  return { job, ...wantedOf(job.wants, items, setups), stash, shop };
+}
+
+const SHOPPING = 'shopping-wants';
+type Wants = CutJob['wants'];
+
+/** What is bought for: the items chosen for the shopping list, with the stash. */
+export async function shoppingMat(): Promise<CuttingMat> {
+  const [items, setups, shop, stash, stored] = await Promise.all([
+    listItems(),
+    db.setups.toArray(),
+    getShop(),
+    listStash(),
+    db.meta.get(SHOPPING)
+  ]);
+  const wants = (stored?.value ?? []) as Wants;
+  const job = { ...newCutJob(SHOPPING, 1), wants };
+  return { job, ...wantedOf(wants, items, setups), stash, shop };
+}
+
+/** Remembers what the shopping list is for. */
+export async function keepShoppingWants(wants: Wants): Promise<void> {
+  await db.meta.put({ key: SHOPPING, value: wants });
+}
+
+function wantedOf(wants: Wants, items: Item[], setups: Setup[]): Pick<CuttingMat, 'wants' | 'others'> {
+  const found = wants.flatMap(({ itemId, copies }) => {
+    const item = items.find((each) => each.id === itemId);
+    return item ? [{ item, setup: setups.find((setup) => setup.itemId === itemId), copies }] : [];
+  });
+  const taken = new Set(found.map(({ item }) => item.id));
+  return {
+    wants: found,
+    others: items.filter((item) => !taken.has(item.id) && item.putAwayAt === undefined)
+  };
 }

@@ -4,6 +4,7 @@ export { openFile, type Brought } from './openFile';
 export { readPdf, type PdfReading } from './readPdf';
 export { readZip, type Entry } from './readZip';
 export { sheetPdf } from './sheetPdf';
+export { shoppingCsv, shoppingPdf } from './shopping';
 export { templatesPdf } from './templatesPdf';
 export { templatesSvg } from './templatesSvg';
 export { zipOf } from './writeZip';

@@ -1,2 +1,3 @@
+export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';
-export { sheetPdfInWorker, templatesPdfInWorker } from './writePdf';
+export { sheetPdfInWorker, shoppingPdfInWorker, templatesPdfInWorker } from './writePdf';

@@ -1,3 +1,4 @@
+import type { ShoppingRow } from '$lib/core/cutplan';
 import type { Plan } from '$lib/core/plan';
 import type { PaperName, TemplatePage } from '$lib/core/templates';
 import { inWorker, type WorkerResult } from './inWorker';
@@ -16,4 +17,9 @@ export function templatesPdfInWorker(
   title: string
 ): Promise<WorkerResult<Uint8Array>> {
   return inWorker(SECONDS, (files) => files.templatesPdf(pages, title));
+}
+
+/** A shopping list as a PDF, written in a worker. */
+export function shoppingPdfInWorker(title: string, rows: ShoppingRow[]): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.shoppingPdf(title, rows, 'A4'));
 }

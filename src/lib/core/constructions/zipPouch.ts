@@ -39,11 +39,12 @@ function pattern(p: Params): Pattern {
   pouchLines(s, p);
   pouchPieces(s, p);
 
-  s.hand(
-    'press-linings',
-    { do: 'press-folds', pieceId: 'lining-lower', fold: 12 },
-    { note: 'And on the upper strip.' }
-  );
+  s.hand('press-linings', {
+    do: 'press-folds',
+    pieceId: 'lining-lower',
+    alsoIds: ['lining-upper'],
+    fold: 12
+  });
   s.hoop('hooping-1', 'Hooping', ['stabiliser']);
   battingAndZip(s, p);
   panel(s, p, 'upper');

@@ -1,1 +1,2 @@
 export * from './cutList';
+export * from './sizing';

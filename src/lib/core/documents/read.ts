@@ -1,11 +1,21 @@
 import { z } from 'zod';
+import { CutJob } from '$lib/core/cutplan';
 import { brokenReferences, Item } from '$lib/core/item';
 import { Plan } from '$lib/core/plan';
 import { Run } from '$lib/core/run';
 import { Setup, Shop } from '$lib/core/shop';
+import { Stash } from '$lib/core/stash';
 
 /** The documents that are saved, sent and exported, by the name their `schema` field ends with. */
-export const DOCUMENTS = { item: Item, setup: Setup, shop: Shop, run: Run, plan: Plan } as const;
+export const DOCUMENTS = {
+  item: Item,
+  setup: Setup,
+  shop: Shop,
+  stash: Stash,
+  run: Run,
+  plan: Plan,
+  'cut-job': CutJob
+} as const;
 export type DocumentKind = keyof typeof DOCUMENTS;
 type DocumentOf<K extends DocumentKind> = z.output<(typeof DOCUMENTS)[K]>;
 
@@ -23,7 +33,15 @@ export type DocumentResult<T> = { ok: true; document: T } | { ok: false; error: 
  * none yet: all documents stand at version 1.
  */
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
-const MIGRATIONS: Record<DocumentKind, Migration[]> = { item: [], setup: [], shop: [], run: [], plan: [] };
+const MIGRATIONS: Record<DocumentKind, Migration[]> = {
+  item: [],
+  setup: [],
+  shop: [],
+  stash: [],
+  run: [],
+  plan: [],
+  'cut-job': []
+};
 
 /**
  * Reads a document from JSON text. Nothing is changed or stored; a document that is broken, of another

@@ -82,7 +82,12 @@ export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('align-holes'), pieceId: PieceId }),
   z.object({ do: z.literal('fuse'), pieceId: PieceId }),
   z.object({ do: z.literal('press'), from: z.enum(['front', 'back']).default('front') }),
-  z.object({ do: z.literal('press-folds'), pieceId: PieceId, fold: Mm }),
+  z.object({
+    do: z.literal('press-folds'),
+    pieceId: PieceId,
+    alsoIds: z.array(PieceId).optional().describe('pieces folded alike'),
+    fold: Mm
+  }),
   z.object({ do: z.literal('flip'), pieceId: PieceId, lineId: LineId, covers: LineId.optional() }),
   z.object({
     do: z.literal('trim'),

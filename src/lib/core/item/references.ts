@@ -70,6 +70,7 @@ type Need = (there: unknown, path: string, kind: string, id: string) => void;
 function checkOperation(item: Item, op: Operation, path: string, need: Need): void {
   if ('pieceId' in op && op.pieceId !== undefined)
     need(findPiece(item, op.pieceId), `${path}.pieceId`, 'piece', op.pieceId);
+  if ('alsoIds' in op) op.alsoIds?.forEach((id) => need(findPiece(item, id), `${path}.alsoIds`, 'piece', id));
   if ('pieceIds' in op)
     op.pieceIds.forEach((id) => need(findPiece(item, id), `${path}.pieceIds`, 'piece', id));
   if ('lineId' in op && op.lineId !== undefined)

@@ -49,7 +49,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const variant = variantOf(whole, resolved.setup.variantId);
   if (!variant) throw new RangeError('An item needs a variant.');
   const { item, geometry } = withGeometry(forVariant(whole, variant.id));
-  const cuts = cutList(item, hoop, shop.rounding, resolved.setup.copies);
+  const cuts = cutList(item, hoop, shop, resolved.setup.copies);
   const trace = simulate(item, cutSizes(cuts));
   const steps = planSteps(item, shop, machine, hoop, { seen: seenThreads(trace), geometry });
   const stops = steps.flatMap(({ stop }) => stop ?? []);

@@ -89,8 +89,11 @@ const WRITERS: { [K in OperationKind]: Writer<K> } = {
   unpin: () => say('Take every pin out', 'Count them.'),
   fuse: (op, context) => say(`Fuse ${name(op.pieceId, context)}`, 'Press, do not slide.'),
   press: ({ from }) => say('Press', from === 'back' ? 'From the back only.' : ''),
-  'press-folds': (op, context) =>
-    say(`Press ${length(op.fold, context)} under on ${name(op.pieceId, context)}`, 'Before you start.'),
+  'press-folds': ({ fold, pieceId, alsoIds = [] }, context) =>
+    say(
+      `Press ${length(fold, context)} under on ${names([pieceId, ...alsoIds], context)}`,
+      'Before you start.'
+    ),
   flip: (op, context) =>
     say(
       `Flip ${name(op.pieceId, context)}`,
@@ -321,8 +324,7 @@ function name(pieceId: string, { item }: WordingContext): string {
 }
 
 function names(pieceIds: string[], context: WordingContext): string {
-  const all = pieceIds.map((id) => name(id, context));
-  return all.length < 2 ? (all[0] ?? 'nothing') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;
+  return new Intl.ListFormat('en-GB').format(pieceIds.map((id) => name(id, context))) || 'nothing';
 }
 
 function line(lineId: string, { item }: WordingContext): string {

@@ -1,3 +1,4 @@
+import { DEFAULT_OFFCUT_RULE } from './buying';
 import { DEFAULT_HAND_TIMES } from './handTimes';
 import type { Hoop, Machine, Setup, Shop } from './schema';
 import { SETUP_VERSION, SHOP_VERSION } from './schema';
@@ -49,6 +50,9 @@ export function defaultShop(id: string): Shop {
     ],
     hands: { ...DEFAULT_HAND_TIMES },
     cutAccuracy: 1,
+    margins: {},
+    offcuts: DEFAULT_OFFCUT_RULE,
+    offers: null,
     schools: {}
   };
 }

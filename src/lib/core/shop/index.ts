@@ -1,3 +1,4 @@
+export * from './buying';
 export * from './defaults';
 export * from './handTimes';
 export * from './schema';

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { PIECE_USES } from '$lib/core/item';
+import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
 import { HandTimes } from './handTimes';
 
 export const SHOP_VERSION = 1;
@@ -47,6 +49,12 @@ export const Shop = z.object({
     .max(10)
     .default(1)
     .describe('how far a cut of this maker strays from its line, mm'),
+  margins: z
+    .partialRecord(z.enum(PIECE_USES), z.number().min(0).max(500))
+    .default({})
+    .describe('margins on each side that differ from the usual ones, mm'),
+  offcuts: OffcutRule.default(DEFAULT_OFFCUT_RULE),
+  offers: z.array(Offer).nullable().default(null).describe('what can be bought; the usual where null'),
   schools: z.record(z.string(), z.string()).default({}).describe('how the maker answers where makers differ')
 });
 export type Shop = z.infer<typeof Shop>;

@@ -64,7 +64,7 @@ export function fillUp(
     for (;;) {
       const here = left.map((count, at) => {
         const only = task.wanted[at]?.only;
-        return only === undefined || only === cloth.id ? count : 0;
+        return only === undefined || only === cloth.id || only === cloth.group ? count : 0;
       });
       const row = bestStrip(sizes, here, value, room, random);
       if (!row) break;

@@ -1,3 +1,4 @@
 export { cutsOf, frameOf, remaindersOf, usedHeight, type Remainder } from './place';
 export { layOut, type SearchOptions } from './search';
-export type { Cloth, ClothLayout, Column, Layout, Placed, Score, Strip, Wanted } from './types';
+export { Column, Placed, Strip } from './types';
+export type { Cloth, ClothLayout, Layout, Score, Wanted } from './types';

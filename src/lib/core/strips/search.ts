@@ -66,7 +66,12 @@ export function layOut(
 }
 
 function emptied(task: Task, random: () => number, round: number): Filled[] {
-  return task.cloths.map(({ alongToo }) => ({ along: alongToo && round > 0 && random() < 0.5, rows: [] }));
+  return task.cloths.map((cloth) => ({ along: wayOf(cloth, round === 0 ? 1 : random()), rows: [] }));
+}
+
+/** Which way the first cuts of a cloth run; where either goes, as the chance says. */
+function wayOf({ first }: Cloth, chance: number): boolean {
+  return first === 'along' || (first === 'either' && chance < 0.5);
 }
 
 /** A layout without a few of its strips, or without all of those of one cloth, whose cuts may then run the other way. */
@@ -75,8 +80,8 @@ function takenApart(filled: readonly Filled[], { cloths }: Task, random: () => n
   const share = Math.max(1.5, rows * (0.15 + 0.45 * random())) / Math.max(1, rows);
   const whole = random() < 0.25 ? Math.floor(random() * cloths.length) : -1;
   return filled.map(({ along, rows: own }, index) => {
-    if (index === whole)
-      return { along: (cloths[index]?.alongToo ?? false) && random() < 0.5 ? !along : along, rows: [] };
+    const cloth = cloths[index];
+    if (index === whole && cloth) return { along: wayOf(cloth, random()), rows: [] };
     return { along, rows: own.filter(() => random() >= share) };
   });
 }

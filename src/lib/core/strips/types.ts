@@ -1,7 +1,11 @@
+import { z } from 'zod';
+
 /**
  * Straight-cut layouts, in plain rectangles. A cloth is cut into strips right across, a strip into columns, a column into
  * pieces as wide as the column: three levels, every cut from edge to edge. Lengths are millimetres.
  */
+
+const Mm = z.number().min(0).max(100_000);
 
 /** So many pieces of one size. */
 export interface Wanted {
@@ -11,20 +15,22 @@ export interface Wanted {
   count: number;
   /** May lie turned by 90 degrees, where the cloth allows it too. */
   turn: boolean;
-  /** The only cloth they may come from. */
+  /** The only cloth they may come from: its id, or its group’s. */
   only?: string | undefined;
 }
 
 /** Something to cut from. */
 export interface Cloth {
   id: string;
+  /** What it shares with others that are as good, as sheets of one kind. */
+  group?: string;
   width: number;
   /** Length left; null for one that is cut off as long as needed. */
   height: number | null;
   /** Pieces may lie turned by 90 degrees. */
   turn: boolean;
-  /** The first cuts may also run along it instead of across. */
-  alongToo: boolean;
+  /** Which way the first cuts run. */
+  first: 'across' | 'along' | 'either';
   /** Must be bought before it can be cut. */
   bought: boolean;
   /** What a millimetre cut off it costs; nothing for an offcut. */
@@ -34,28 +40,23 @@ export interface Cloth {
 }
 
 /** A piece in its place, measured from the corner of its strip. */
-export interface Placed {
-  key: string;
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-  turned: boolean;
-}
+export const Placed = z.object({
+  key: z.string(),
+  x: Mm,
+  y: Mm,
+  width: Mm,
+  height: Mm,
+  turned: z.boolean()
+});
+export type Placed = z.infer<typeof Placed>;
 
 /** Pieces above each other, each as wide as the column. */
-export interface Column {
-  x: number;
-  width: number;
-  pieces: Placed[];
-}
+export const Column = z.object({ x: Mm, width: Mm, pieces: z.array(Placed) });
+export type Column = z.infer<typeof Column>;
 
 /** One strip right across the cloth, `y` from the edge the cuts begin at. */
-export interface Strip {
-  y: number;
-  height: number;
-  columns: Column[];
-}
+export const Strip = z.object({ y: Mm, height: Mm, columns: z.array(Column) });
+export type Strip = z.infer<typeof Strip>;
 
 /** A cloth with its strips; `along` when the strips run along the cloth instead of across. */
 export interface ClothLayout {

@@ -1,144 +1,306 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { CutPiece } from '$lib/core/cutting';
+  import {
+    chosen,
+    confirmCut,
+    cutInputOf,
+    entryBought,
+    entryIdOf,
+    isBought,
+    letterOf,
+    TO_BUY,
+    undoCut,
+    type CutJob,
+    type Demand,
+    type MaterialPlan,
+    type PlannedCloth
+  } from '$lib/core/cutplan';
   import { plan } from '$lib/core/plan';
   import { defaultSetup } from '$lib/core/shop';
-  import { formatLength, formatSize, otherUnit } from '$lib/core/units';
-  import { itemOnBench, live, saveSetup } from '$lib/data';
+  import type { ClothEntry } from '$lib/core/stash';
+  import { formatSize } from '$lib/core/units';
+  import {
+    applyCut,
+    cuttingMat,
+    freshId,
+    live,
+    saveCutJob,
+    saveEntry,
+    saveItem,
+    saveSetup,
+    saveShop
+  } from '$lib/data';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
-  import { Printer } from '@lucide/svelte';
+  import { LoaderCircle, Printer, Undo2 } from '@lucide/svelte';
+  import { onDestroy } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import ClothCard from './ClothCard.svelte';
+  import { CutPlanning } from '$lib/workers';
+  import DieNotes from './DieNotes.svelte';
+  import IdleCloths from './IdleCloths.svelte';
+  import OwnSizeDialog from './OwnSizeDialog.svelte';
+  import PickedBar from './PickedBar.svelte';
+  import PieceList from './PieceList.svelte';
+  import StabiliserTrade from './StabiliserTrade.svelte';
+  import WantsBar from '$lib/ui/WantsBar.svelte';
 
-  const bench = live(() => page.params.id ?? '', itemOnBench);
-  const found = $derived(bench.value?.item ? bench.value : undefined);
-  const setup = $derived(found && (found.setup ?? defaultSetup(found.item, found.shop)));
-  const planned = $derived(found && setup && plan(found.item, setup, found.shop));
-  /** One millimetre of cloth on the screen, the same for all pieces, so that they compare by eye. */
-  const largest = $derived(
-    Math.max(1, ...(planned?.cuts ?? []).map(({ cut }) => Math.max(cut.width, cut.height)))
+  const bench = live(
+    () => page.params.id ?? '',
+    async (id) => ({ mat: await cuttingMat(id) })
   );
-  const scale = $derived(150 / largest);
+  const mat = $derived(bench.value?.mat);
+  const input = $derived(mat && cutInputOf(mat));
+  const planning = new CutPlanning();
+  $effect(() => {
+    if (input) planning.follow(input);
+  });
+  onDestroy(() => planning.stop());
 
-  function why(cut: CutPiece): string {
-    const unit = found?.shop.unit ?? 'mm';
-    const covers = `${cut.coversName} ${formatSize(cut.covers, unit)}`;
-    return `${covers}, ${formatLength(cut.margin, unit)} more on each side${cut.overridden ? ', then as you set it' : `, rounded up to ${found?.shop.rounding === '5mm' ? '5 mm' : '¼ in'}`}`;
+  const wants = $derived(
+    mat
+      ? mat.wants.map(({ item, setup, copies }) => ({
+          item,
+          copies,
+          plan: plan(item, setup ?? defaultSetup(item, mat.shop), mat.shop)
+        }))
+      : []
+  );
+  const planned = $derived(wants[0]?.plan);
+  const entries = $derived((mat?.stash ?? []).filter((entry): entry is ClothEntry => entry.what === 'cloth'));
+  const nameOf = (key: string): string =>
+    input?.demands.find((demand) => demand.key === key)?.name ?? 'a piece no longer wanted';
+  const letter = (key: string): string =>
+    letterOf((input?.demands ?? []).findIndex((demand) => demand.key === key));
+  const cuts = $derived(planning.plans.reduce((sum, each) => sum + each.cuts, 0));
+  const cloths = $derived(planning.plans.reduce((sum, each) => sum + each.cloths.length, 0));
+  /** Cloth of the kinds in use that nothing is cut from yet. */
+  const idle = $derived.by(() => {
+    const used = new Set(planning.plans.flatMap((each) => each.cloths.map(({ entryId }) => entryId)));
+    const kinds = new Set((input?.demands ?? []).map(({ material }) => material.kind));
+    return entries.filter(({ id, kind }) => kinds.has(kind) && !used.has(id));
+  });
+  let picked = $state<string | null>(null);
+  let owning = $state<Demand | null>(null);
+  const pickedDemand = $derived(input?.demands.find(({ key }) => key === picked));
+  const owner = $derived(mat?.wants.find(({ item }) => item.id === owning?.itemId)?.item);
+  const ownPiece = $derived(owner?.pieces.find(({ id }) => id === owning?.pieceId));
+
+  const keep = (change: Partial<CutJob>): void => {
+    if (mat) void saveCutJob({ ...mat.job, ...change });
+  };
+  function setCopies(itemId: string, copies: number): void {
+    const want = mat?.wants.find(({ item }) => item.id === itemId);
+    if (!mat || !want) return;
+    if (itemId === mat.job.id)
+      void saveSetup({ ...(want.setup ?? defaultSetup(want.item, mat.shop)), copies });
+    keep({ wants: mat.job.wants.map((each) => (each.itemId === itemId ? { ...each, copies } : each)) });
+  }
+  function move(key: string, clothId: string, count: number): void {
+    const demand = input?.demands.find((each) => each.key === key);
+    const entry = entries.find(({ id }) => id === clothId);
+    if (!mat || !demand) return;
+    if (entry && entry.kind !== demand.material.kind) {
+      toast.error(`${demand.name} is made of another material than ${entry.name}, so it stays where it is.`);
+      return;
+    }
+    const before = mat.job;
+    keep(chosen(mat.job, demand, clothId, count));
+    toast(`${demand.name} now comes from ${entry?.name ?? 'what is bought'}.`, {
+      action: { label: 'Undo', onClick: () => void saveCutJob(before) }
+    });
+  }
+  function lock(cloth: PlannedCloth, strip: number, on: boolean): void {
+    if (!mat) return;
+    const kept = planning.plans.flatMap((each) =>
+      each.cloths.flatMap((own) =>
+        own.strips.flatMap(({ strip: cut, kept: held }, at) => {
+          const here = own.cloth.id === cloth.cloth.id && at === strip;
+          return (here ? on : held) ? [{ clothId: own.cloth.id, along: own.along, strip: cut }] : [];
+        })
+      )
+    );
+    keep({ kept });
+  }
+  async function cut(cloth: PlannedCloth): Promise<void> {
+    const entry = entries.find(({ id }) => id === entryIdOf(cloth.cloth.id));
+    if (!mat || !entry) return;
+    const { shop, job } = mat;
+    const made = confirmCut({
+      job,
+      plans: planning.plans,
+      cloth,
+      entry,
+      rule: shop.offcuts,
+      hoops: shop.hoops,
+      now: new Date().toISOString(),
+      freshId
+    });
+    try {
+      await applyCut(made.job, made.changes);
+    } catch (problem) {
+      toast.error(problem instanceof Error ? problem.message : 'This cut could not be stored.');
+      return;
+    }
+    const back = made.changes.filter(({ before }) => before === null).map(({ after }) => after);
+    const offcuts = back.flatMap((after) => (after?.what === 'cloth' ? [formatSize(after, shop.unit)] : []));
+    toast.success(
+      `${cloth.name} is shorter by that strip.${offcuts.length > 0 ? ` Back into the stash: ${offcuts.join(', ')}.` : ''}`,
+      { action: { label: 'Undo', onClick: () => void takeBack() } }
+    );
+  }
+  async function takeBack(): Promise<void> {
+    if (!mat) return;
+    const undone = undoCut(mat.job, mat.stash);
+    if (!undone) return;
+    if (undone.ok) await applyCut(undone.job, undone.changes);
+    else toast.error(undone.problem);
+  }
+  async function bought(material: MaterialPlan): Promise<void> {
+    if (!mat || !material.buy) return;
+    await saveEntry(entryBought(material.buy, freshId()));
+    keep({ kept: mat.job.kept.filter(({ clothId }) => !isBought(clothId)) });
+    toast.success(`${material.material.name} is in the stash now.`);
   }
 </script>
 
 <svelte:head><title>Cut · {planned?.itemName ?? ''} · Jolt Step</title></svelte:head>
 
-{#if found && planned && setup}
+{#if mat && planned && input}
   <ItemHeader plan={planned} />
-  <div class="mt-4 flex flex-wrap items-end gap-6">
-    <h2 class="text-2xl">Cut for</h2>
-    <div class="flex items-center gap-2">
-      <input
-        class="field w-20"
-        type="number"
-        min="1"
-        max="500"
-        aria-label="How many"
-        value={setup.copies}
-        onchange={(event) => {
-          const copies = Math.round(event.currentTarget.valueAsNumber);
-          if (copies >= 1 && copies <= 500) void saveSetup({ ...setup, copies });
-          else event.currentTarget.value = String(setup.copies);
-        }}
-      />
-      <span>{setup.copies === 1 ? 'piece' : 'pieces'}</span>
+  <div class="no-print mt-3 flex flex-wrap items-end gap-x-5 gap-y-2">
+    <WantsBar
+      wants={mat.wants}
+      others={mat.others}
+      main={mat.job.id}
+      add="Cut another along"
+      oncopies={setCopies}
+      onadd={(itemId) => keep({ wants: [...mat.job.wants, { itemId, copies: 1 }] })}
+      onleave={(itemId) => keep({ wants: mat.job.wants.filter((want) => want.itemId !== itemId) })}
+    />
+    <div class="ml-auto flex items-center gap-3">
+      {#if mat.job.done.length > 0}
+        <button type="button" class="button button-quiet" onclick={() => void takeBack()}
+          ><Undo2 size={20} aria-hidden="true" />Take back the last cut</button
+        >
+      {/if}
+      {#if mat.job.kept.length > 0 || mat.job.choices.length > 0}
+        <button type="button" class="button button-quiet" onclick={() => keep({ kept: [], choices: [] })}
+          >Plan anew</button
+        >
+      {/if}
+      <button type="button" class="button" onclick={() => window.print()}
+        ><Printer size={20} aria-hidden="true" />Print</button
+      >
     </div>
-    <button type="button" class="button no-print ml-auto" onclick={() => window.print()}
-      ><Printer size={20} aria-hidden="true" />Print</button
-    >
   </div>
 
-  <table class="mt-4 w-full border-collapse text-left">
-    <thead>
-      <tr class="border-b-[1.5px] border-ink text-soft">
-        <th scope="col" class="py-2 pr-4 font-normal">Piece</th>
-        <th scope="col" class="py-2 pr-4 font-normal">Cut</th>
-        <th scope="col" class="py-2 pr-4 font-normal">Count</th>
-        <th scope="col" class="py-2 pr-4 font-normal">Covers, finished</th>
-        <th scope="col" class="py-2 pr-4 font-normal">Margin</th>
-        <th scope="col" class="py-2 font-normal">To scale</th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each planned.cuts as cut (cut.pieceId)}
-        <tr class="border-b border-rule align-top">
-          <td class="py-4 pr-4"
-            ><span class="head text-xl">{cut.name}</span><br /><span class="text-soft"
-              >{cut.material.name}{cut.cutFrom === null
-                ? ''
-                : `, cut from ${cut.cutFrom} after its hooping`}</span
-            ></td
+  <div class="mt-4 grid grid-cols-[21rem_minmax(0,1fr)] gap-8 max-[900px]:grid-cols-1">
+    <aside aria-label="Pieces">
+      <h2 class="mb-2 text-2xl">Pieces</h2>
+      <PieceList
+        plans={planning.plans}
+        unit={mat.shop.unit}
+        several={mat.wants.length > 1}
+        {letter}
+        onown={(demand) => (owning = demand)}
+      />
+      <p class="mt-2 text-sm text-soft">
+        Open a piece for the reason of every millimetre. What the ring holds follows {planned.hoop.name.toLowerCase()},
+        {formatSize(planned.hoop.ring, planned.unit)} outside.
+      </p>
+    </aside>
+    <section aria-label="Cutting plan" aria-busy={planning.searching}>
+      <div class="flex min-h-11 flex-wrap items-baseline gap-x-4">
+        <h2 class="text-2xl">Cutting plan</h2>
+        <p>
+          {cloths}
+          {cloths === 1 ? 'cloth' : 'cloths'}, {cuts} cuts{mat.job.done.length > 0
+            ? `; ${mat.job.done.length} ${mat.job.done.length === 1 ? 'strip is' : 'strips are'} cut already`
+            : ''}
+        </p>
+        {#if planning.searching}
+          <span class="no-print flex items-center gap-2 text-soft" role="status"
+            ><LoaderCircle size={18} class="animate-spin" aria-hidden="true" />looking for a better one
+            <button type="button" class="button button-quiet" onclick={() => planning.stop()}>Stop</button
+            ></span
           >
-          <td class="py-4 pr-4">
-            <span class="head text-2xl">{formatSize(cut.cut, planned.unit)}</span><br />
-            <span class="text-soft">{formatSize(cut.cut, otherUnit(planned.unit))}</span>
-          </td>
-          <td class="head py-4 pr-4 text-2xl">{cut.count}</td>
-          <td class="py-4 pr-4"
-            >{formatSize(cut.covers, planned.unit)}<br /><span class="text-sm text-soft"
-              >{formatSize(cut.covers, otherUnit(planned.unit))}</span
-            ></td
-          >
-          <td class="py-4 pr-4"
-            >{formatLength(cut.margin, planned.unit)}<br /><span class="text-sm text-soft"
-              >{formatLength(cut.margin, otherUnit(planned.unit))}</span
-            ></td
-          >
-          <td class="py-4">
-            <svg
-              width={cut.cut.width * scale + 2}
-              height={cut.cut.height * scale + 2}
-              role="img"
-              aria-label="{cut.name}: {why(cut)}"
-            >
-              <title>{why(cut)}</title>
-              <rect
-                x="1"
-                y="1"
-                width={cut.cut.width * scale}
-                height={cut.cut.height * scale}
-                fill={cut.material.colour}
-                class="cloth"
-              />
-              <rect
-                x={1 + ((cut.cut.width - cut.covers.width) / 2) * scale}
-                y={1 + ((cut.cut.height - cut.covers.height) / 2) * scale}
-                width={cut.covers.width * scale}
-                height={cut.covers.height * scale}
-                class="covered"
-              />
-            </svg>
-          </td>
-        </tr>
+        {/if}
+      </div>
+      {#if pickedDemand}
+        <PickedBar
+          demand={pickedDemand}
+          {entries}
+          unit={mat.shop.unit}
+          onmove={(to) => {
+            if (to === null) keep({ choices: mat.job.choices.filter(({ key }) => key !== picked) });
+            else move(pickedDemand.key, to, pickedDemand.count);
+            picked = null;
+          }}
+          onclose={() => (picked = null)}
+        />
+      {/if}
+      {#each planning.plans as material (material.id)}
+        {#each material.unplaced as { key, name, count, why, wayOut } (key)}
+          <p class="my-2 border-l-4 border-hands bg-hands-pale px-3 py-2" role="alert">
+            <b>{count} × {name}</b> found no place. {why}
+            {wayOut}
+          </p>
+        {/each}
+        {#each material.cloths as cloth (cloth.cloth.id)}
+          <ClothCard
+            planned={cloth}
+            {material}
+            entry={entries.find(({ id }) => id === cloth.entryId)}
+            unit={mat.shop.unit}
+            {nameOf}
+            {letter}
+            {picked}
+            onpick={(key) => (picked = picked === key ? null : key)}
+            ondropped={(key) => move(key, cloth.entryId ?? TO_BUY, 1)}
+            onlock={(strip, on) => lock(cloth, strip, on)}
+            oncut={() => void cut(cloth)}
+            onbought={() => void bought(material)}
+          />
+        {/each}
       {/each}
-    </tbody>
-  </table>
-  <p class="mt-4 max-w-3xl text-soft">
-    Hooped material follows the ring of {planned.hoop.name.toLowerCase()}, {formatSize(
-      planned.hoop.ring,
-      planned.unit
-    )} outside, and must be caught on all four edges. The dashed box is what a piece has to cover. Cut away from
-    yourself, on a mat, and cap the blade.
-  </p>
+      {#if planning.plans.length > 0 && cloths === 0 && planning.plans.every(({ unplaced }) => unplaced.length === 0)}
+        <p class="border-l-4 border-needle px-3 py-2">Everything is cut.</p>
+      {/if}
+      <IdleCloths entries={idle} unit={mat.shop.unit} ondropped={(key, clothId) => move(key, clothId, 1)} />
+      <StabiliserTrade demands={input.demands} plan={planned} shop={mat.shop} {entries} />
+      <DieNotes {wants} />
+      <p class="border-t border-rule py-3 text-soft">
+        Cut away from yourself, on a mat, and cap the blade each time you put it down.
+      </p>
+    </section>
+  </div>
+  {#if owning && owner && ownPiece}
+    <OwnSizeDialog
+      demand={owning}
+      piece={ownPiece}
+      shop={mat.shop}
+      onpiece={(overrides, grain) => {
+        if (!owner || !ownPiece) return;
+        const before = owner;
+        const pieces = owner.pieces.map((each) =>
+          each.id === ownPiece.id ? { ...each, overrides, grain } : each
+        );
+        void saveItem({ ...owner, pieces }, new Date().toISOString());
+        toast(`${ownPiece.name} is cut as you say.`, {
+          action: { label: 'Undo', onClick: () => void saveItem(before, new Date().toISOString()) }
+        });
+      }}
+      onrule={(margin) => {
+        const before = mat.shop;
+        void saveShop({ ...before, margins: { ...before.margins, [ownPiece.use]: margin } });
+        toast('The rule is changed, for every item.', {
+          action: { label: 'Undo', onClick: () => void saveShop(before) }
+        });
+      }}
+      onclose={() => (owning = null)}
+    />
+  {/if}
 {:else if bench.value}
   <h1 class="text-3xl">There is no such item.</h1>
   <a href="/items" class="button mt-6">To the shelf</a>
 {/if}
-
-<style>
-  .cloth {
-    stroke: var(--edge);
-    stroke-width: 1.5;
-  }
-  .covered {
-    fill: none;
-    stroke: var(--hands);
-    stroke-width: 2;
-    stroke-dasharray: 5 3;
-    paint-order: stroke;
-  }
-</style>

@@ -1,0 +1,13 @@
+export * from './choose';
+export * from './cloths';
+export * from './demand';
+export * from './planCuts';
+export * from './result';
+export * from './schema';
+export * from './confirm';
+export * from './dies';
+export { piecesIn } from './kept';
+export * from './sequence';
+export * from './stabiliser';
+export * from './shopping';
+export * from './source';

@@ -1,0 +1,32 @@
+import type { Item } from '$lib/core/item';
+import { plan } from '$lib/core/plan';
+import { defaultOffers, defaultSetup, type Setup, type Shop } from '$lib/core/shop';
+import type { ClothEntry, StashEntry } from '$lib/core/stash';
+import { demandsOf } from './demand';
+import type { PlanCutsInput } from './planCuts';
+import type { CutJob } from './schema';
+
+/** What a cutting plan is made from. */
+export interface CutSource {
+  shop: Shop;
+  stash: readonly StashEntry[];
+  wants: readonly { item: Item; setup: Setup | undefined; copies: number }[];
+  job: Pick<CutJob, 'choices' | 'kept' | 'done'>;
+}
+
+/** What is asked of the planner: every piece of every item, and all that can be cut or bought. */
+export function cutInputOf({ shop, stash, wants, job }: CutSource): PlanCutsInput {
+  const entries = stash.filter((entry): entry is ClothEntry => entry.what === 'cloth');
+  const planned = wants.map(({ item, setup, copies }) => ({
+    item,
+    plan: plan(item, setup ?? defaultSetup(item, shop), shop),
+    copies
+  }));
+  return {
+    demands: demandsOf(planned, shop, entries),
+    entries,
+    offers: shop.offers ?? defaultOffers(shop.unit),
+    unit: shop.unit,
+    job
+  };
+}

@@ -1,0 +1,5 @@
+export * from './offcuts';
+export * from './presets';
+export * from './schema';
+export * from './serves';
+export * from './usable';

@@ -1,0 +1,54 @@
+<script lang="ts">
+  import { DIE_LAYERS, diePasses, isMirrored, isSymmetrical, type Want } from '$lib/core/cutplan';
+  import { findLine } from '$lib/core/item';
+
+  /** Shapes cut to their line: how many passes through a die, and which way up. */
+  let { wants }: { wants: readonly Want[] } = $props();
+
+  const shapes = $derived(
+    wants.flatMap(({ item, plan, copies }) =>
+      item.pieces.flatMap((piece) => {
+        const line = piece.covers === null ? undefined : findLine(item, piece.covers);
+        if (piece.shape !== 'pre-cut' || !line || piece.from !== undefined) return [];
+        const fused = item.steps.some(
+          (step) => step.kind === 'hand' && step.op.do === 'fuse' && step.op.pieceId === piece.id
+        );
+        const wrongSideUp = piece.template?.wrongSideUp ?? fused;
+        return [
+          {
+            key: `${plan.itemId}/${piece.id}`,
+            name: piece.name,
+            count: piece.plies * copies,
+            fused,
+            wrongSideUp,
+            mirrored: isMirrored({ wrongSideUp, symmetrical: isSymmetrical(line.path) }),
+            work: diePasses({ count: piece.plies * copies, fused })
+          }
+        ];
+      })
+    )
+  );
+</script>
+
+{#if shapes.length > 0}
+  <section class="border-t-[1.5px] border-ink py-3" aria-labelledby="dies">
+    <h3 id="dies" class="text-xl">With a die, instead of scissors</h3>
+    <ul class="mt-1">
+      {#each shapes as { key, name, count, fused, wrongSideUp, mirrored, work } (key)}
+        <li>
+          <b>{name}</b>: {count}
+          {count === 1 ? 'shape' : 'shapes'}, {work.passes}
+          {work.passes === 1 ? 'pass' : 'passes'} of {work.layers} layers{work.passes > 1
+            ? `, the last of ${work.last}`
+            : ''}. {fused ? `Fusible counts half a layer, so ${work.layers} of ${DIE_LAYERS}.` : ''}
+          {#if wrongSideUp}Lay the cloth wrong side up, {mirrored
+              ? 'and turn the die over: the shape must come out mirrored.'
+              : 'the shape is the same both ways.'}{/if}
+        </li>
+      {/each}
+    </ul>
+    <p class="text-soft">
+      Keep fingers clear of the rollers, and the die’s blades covered when it lies about.
+    </p>
+  </section>
+{/if}
