@@ -64,10 +64,18 @@ function insideCells(outline: Path, [left, top]: Point, columns: number, rows: n
   const region = regionOf(outline);
   const fine = STEP_MM / 2;
   const across = columns * 2 + 1;
+  // A point on an edge counts as outside, so all are drawn towards the middle by a hair.
+  const hair = 1 - 1e-6;
+  const [middleX, middleY] = [(columns * STEP_MM) / 2, (rows * STEP_MM) / 2];
   const at: boolean[] = [];
   for (let row = 0; row <= rows * 2; row++)
     for (let column = 0; column < across; column++)
-      at.push(contains(region, [left + column * fine, top + row * fine]));
+      at.push(
+        contains(region, [
+          left + middleX + (column * fine - middleX) * hair,
+          top + middleY + (row * fine - middleY) * hair
+        ])
+      );
   const cells: boolean[] = [];
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++) {
