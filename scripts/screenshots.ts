@@ -106,8 +106,23 @@ const views: View[] = [
       await page.keyboard.press('End');
     }
   },
-  { name: 'guide', path: '/guide' },
-  { name: 'cut', path: '/items/badger-tab/cut' },
+  {
+    name: 'cut',
+    path: '/items/ticket-pouch/cut',
+    prepare: async (page) => {
+      await page.getByLabel('How many Ticket pouch with a zip').fill('4');
+      await page.getByLabel('How many Ticket pouch with a zip').blur();
+      await page
+        .getByRole('region', { name: 'Cutting plan' })
+        .and(page.locator('[aria-busy=false]'))
+        .waitFor();
+      await page
+        .getByRole('article', { name: /Fern print/ })
+        .first()
+        .scrollIntoViewIfNeeded();
+    }
+  },
+  { name: 'stash', path: '/stash' },
   { name: 'templates', path: '/items/badger-tab/templates' },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },

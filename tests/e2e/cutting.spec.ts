@@ -42,7 +42,7 @@ test('a piece moved to another cloth, a strip kept, and a piece no cloth takes',
   const plan = page.getByRole('region', { name: 'Cutting plan' });
   await expect(plan).toHaveAttribute('aria-busy', 'false');
   await page.getByRole('button', { name: /^BACK 2/ }).click();
-  await page.getByLabel('Cloth for BACK').selectOption('cream');
+  await page.getByRole('button', { name: /^Cream, 1100/ }).click();
   await expect(page.getByText('BACK now comes from Cream.')).toBeVisible();
   const cream = page.getByRole('article', { name: /^Cream/ });
   await expect(cream.getByRole('button', { name: /^BACK 2/ })).toBeVisible();

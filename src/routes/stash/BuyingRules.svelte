@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { defaultOffers, type Offer, type OffcutRule, type Shop } from '$lib/core/shop';
-  import { formatLength, formatSize } from '$lib/core/units';
+  import { defaultOffers, Offer, type OffcutRule, type Shop } from '$lib/core/shop';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { KIND_WORDS } from './words';
@@ -14,12 +13,12 @@
     ring: 'everything when a hoop can use it',
     side: 'everything by its shorter side'
   };
-  const setOffer = (id: string, change: Partial<Offer>): void =>
-    onchange({ ...shop, offers: offers.map((offer) => (offer.id === id ? { ...offer, ...change } : offer)) });
-  const step = (offer: Offer): string =>
-    offer.by === 'length'
-      ? `${formatLength(offer.width, shop.unit)} wide, by ${formatLength(offer.height, shop.unit)}`
-      : formatSize(offer, shop.unit);
+  const setOffer = (id: string, change: Partial<Offer>): void => {
+    const next = offers.map((offer) => (offer.id === id ? { ...offer, ...change } : offer));
+    // A width or step of nothing is not kept.
+    if (next.every((offer) => Offer.safeParse(offer).success)) onchange({ ...shop, offers: next });
+  };
+  const HEIGHTS: Record<Offer['by'], string> = { length: 'Step', sheet: 'Height', roll: 'Length' };
 </script>
 
 <section class="mt-8 grid grid-cols-[22rem_minmax(0,1fr)] gap-8 max-[900px]:grid-cols-1" aria-label="Rules">
@@ -60,14 +59,29 @@
     <table class="mt-1 w-full border-collapse text-left">
       <tbody class="border-t-[1.5px] border-ink">
         {#each offers as offer (offer.id)}
-          <tr class="border-b border-rule">
+          <tr class="border-b border-rule align-top">
             <td class="py-1 pr-4 font-bold">{offer.name}</td>
             <td class="pr-4 text-soft"
               >{offer.kinds.length > 3
                 ? 'several kinds'
                 : offer.kinds.map((kind) => KIND_WORDS[kind]).join(', ')}</td
             >
-            <td class="pr-4 whitespace-nowrap">{step(offer)}</td>
+            <td class="pr-2"
+              ><LengthField
+                label="Width"
+                unit={shop.unit}
+                value={offer.width}
+                onchange={(width) => setOffer(offer.id, { width })}
+              /></td
+            >
+            <td class="pr-2"
+              ><LengthField
+                label={HEIGHTS[offer.by]}
+                unit={shop.unit}
+                value={offer.height}
+                onchange={(height) => setOffer(offer.id, { height })}
+              /></td
+            >
             <td class="w-44"
               ><NumberField
                 label="Price of {offer.by === 'length'

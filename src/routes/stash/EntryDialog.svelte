@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { PRESETS, StashEntry, type ClothEntry, type CountedEntry } from '$lib/core/stash';
+  import { isUnseen, PRESETS, StashEntry, type ClothEntry, type CountedEntry } from '$lib/core/stash';
   import { formatLength, parseLength, type LengthUnit } from '$lib/core/units';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Dialog } from 'bits-ui';
+  import StitchedParts from './StitchedParts.svelte';
   import { CLOTH_KINDS, KIND_WORDS } from './words';
 
   /** One line of the stash: put in, or changed. */
@@ -189,6 +190,9 @@
           {/if}
         {/if}
       </div>
+      {#if draft.form === 'scrap' && isUnseen(draft.kind)}
+        <StitchedParts {unit} bind:parts={draft.stitched} />
+      {/if}
       <div class="flex flex-wrap items-end gap-x-5 gap-y-3">
         <label class="flex flex-col gap-1"
           ><span class="label">How pieces may lie</span><select class="field" bind:value={draft.direction}

@@ -3,9 +3,9 @@ import { DOCUMENTS, jsonSchema, type DocumentKind } from '$lib/core/documents';
 import { refuse } from '$lib/server';
 import type { RequestHandler } from './$types';
 
-/** JSON Schema of a document: /api/schema/item.json, shop.json, setup.json, run.json, plan.json. */
+/** JSON Schema of a document: /api/schema/item.json, shop.json, setup.json, run.json, plan.json, stash.json, cut-job.json. */
 export const GET: RequestHandler = ({ params }) => {
-  const kind = /^([a-z]+)\.json$/.exec(params.name)?.[1];
+  const kind = /^([a-z-]+)\.json$/.exec(params.name)?.[1];
   if (kind === undefined || !isKind(kind)) {
     const known = Object.keys(DOCUMENTS).map((name) => `${name}.json`);
     return refuse(

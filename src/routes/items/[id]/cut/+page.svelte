@@ -231,9 +231,9 @@
           demand={pickedDemand}
           {entries}
           unit={mat.shop.unit}
-          onmove={(to) => {
+          onmove={(to, count) => {
             if (to === null) keep({ choices: mat.job.choices.filter(({ key }) => key !== picked) });
-            else move(pickedDemand.key, to, pickedDemand.count);
+            else move(pickedDemand.key, to, count);
             picked = null;
           }}
           onclose={() => (picked = null)}
@@ -256,6 +256,7 @@
             {letter}
             {picked}
             onpick={(key) => (picked = picked === key ? null : key)}
+            ondrag={(key) => (picked = key)}
             ondropped={(key) => move(key, cloth.entryId ?? TO_BUY, 1)}
             onlock={(strip, on) => lock(cloth, strip, on)}
             oncut={() => void cut(cloth)}

@@ -15,6 +15,7 @@
     /** Pieces may be dropped here. */
     ondropped: (key: string) => void;
     onpick: (key: string) => void;
+    ondrag: (key: string) => void;
     picked: string | null;
     onlock: (strip: number, lock: boolean) => void;
     oncut: () => void;
@@ -29,6 +30,7 @@
     letter,
     ondropped,
     onpick,
+    ondrag,
     picked,
     onlock,
     oncut,
@@ -83,7 +85,7 @@
     </p>
   {/if}
   <div class="mt-2 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-6 max-[1100px]:grid-cols-1">
-    <ClothDrawing {planned} {unit} {nameOf} {letter} {onpick} {picked} />
+    <ClothDrawing {planned} {unit} {nameOf} {letter} {onpick} {ondrag} {picked} />
     <div>
       <ol class="flex flex-col gap-1.5">
         {#each steps as { number, words, strip } (number)}

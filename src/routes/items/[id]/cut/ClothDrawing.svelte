@@ -10,9 +10,11 @@
     nameOf: (key: string) => string;
     letter: (key: string) => string;
     onpick: (key: string) => void;
+    /** A piece is being dragged. */
+    ondrag: (key: string) => void;
     picked: string | null;
   }
-  let { planned, unit, nameOf, letter, onpick, picked }: Props = $props();
+  let { planned, unit, nameOf, letter, onpick, ondrag, picked }: Props = $props();
 
   const MOST_HEIGHT = 300;
   let wide = $state(480);
@@ -69,7 +71,11 @@
         aria-label="{says(piece)}{piece.kept ? ', kept' : ''}"
         title={says(piece)}
         onclick={() => onpick(piece.key)}
-        ondragstart={(event) => event.dataTransfer?.setData('text/plain', piece.key)}
+        ondragstart={(event) => {
+          event.dataTransfer?.setData('text/plain', piece.key);
+          // A page that changes while the drag begins would end it.
+          setTimeout(() => ondrag(piece.key));
+        }}
       >
         <span class="label-in">
           <b>{named ? nameOf(piece.key) : letter(piece.key)}</b>{#if sized}<br />{formatSize(

@@ -4,41 +4,49 @@
   import { formatSize, type LengthUnit } from '$lib/core/units';
   import { X } from '@lucide/svelte';
 
-  /** The piece that was taken up, and the cloths it could come from. */
+  /** The piece that was taken up, and the cloths it could come from: choose one for all of it, or drop one piece. */
   interface Props {
     demand: Demand;
     entries: readonly ClothEntry[];
     unit: LengthUnit;
     /** A line of the stash, what is bought, or null for wherever it fits best. */
-    onmove: (clothId: string | null) => void;
+    onmove: (clothId: string | null, count: number) => void;
     onclose: () => void;
   }
   let { demand, entries, unit, onmove, onclose }: Props = $props();
+
+  const targets = $derived([
+    { id: null, words: 'wherever it fits best', colour: null },
+    ...entries
+      .filter(({ kind }) => kind === demand.material.kind)
+      .map((entry) => ({
+        id: entry.id,
+        words: `${entry.name}, ${formatSize(entry, unit)}${entry.form === 'scrap' ? ', offcut' : ''}`,
+        colour: entry.colour
+      })),
+    { id: TO_BUY, words: 'what is bought', colour: null }
+  ]);
 </script>
 
 <div
   class="no-print sticky top-0 z-10 my-2 flex flex-wrap items-center gap-3 border-[1.5px] border-ink bg-sheet px-3 py-2"
 >
   <span><b>{demand.name}</b>, {demand.count} in all, comes from</span>
-  <select
-    class="field"
-    aria-label="Cloth for {demand.name}"
-    value=""
-    onchange={(event) => {
-      const to = event.currentTarget.value;
-      if (to) onmove(to === 'plan' ? null : to);
-    }}
-  >
-    <option value="">choose…</option>
-    <option value="plan">wherever it fits best</option>
-    {#each entries.filter(({ kind }) => kind === demand.material.kind) as entry (entry.id)}
-      <option value={entry.id}
-        >{entry.name}, {formatSize(entry, unit)}{entry.form === 'scrap' ? ', offcut' : ''}</option
-      >
-    {/each}
-    <option value={TO_BUY}>what is bought</option>
-  </select>
-  <span class="text-soft">or drag one piece to another cloth.</span>
+  {#each targets as { id, words, colour } (id)}
+    <button
+      type="button"
+      class="flex min-h-11 items-center gap-2 border-[1.5px] border-rule-strong bg-ground px-3 hover:border-ink"
+      onclick={() => onmove(id, demand.count)}
+      ondragover={(event) => event.preventDefault()}
+      ondrop={(event) => {
+        event.preventDefault();
+        onmove(id, 1);
+      }}
+    >
+      {#if colour}<span class="inline-block size-4 border-[1.5px] border-ink" style:background={colour}
+        ></span>{/if}{words}
+    </button>
+  {/each}
   <button
     type="button"
     class="button button-quiet ml-auto"
