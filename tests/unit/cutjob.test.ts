@@ -5,7 +5,9 @@ import {
   piecesIn,
   undoCut,
   type CutJob,
-  type Demand
+  type Demand,
+  type KeptStrip,
+  type MaterialPlan
 } from '$lib/core/cutplan';
 import type { Hoop } from '$lib/core/shop';
 import type { ClothEntry, StashChange, StashEntry } from '$lib/core/stash';
@@ -46,6 +48,38 @@ describe('the maker’s own choices', () => {
     expect(placedOn(more)).to.deep.equal({ length: 7 });
     const larger = planned([{ ...front, cut: { width: 110, height: 110 } }], entries, job);
     expect(larger[0]?.cloths[0]?.strips.every(({ kept }) => !kept)).to.equal(true);
+  });
+});
+
+describe('strips that are kept', () => {
+  const fat = clothOf({ id: 'fat', form: 'sheets', width: 457.2, height: 558.8, count: 3 });
+  const front = demandOf('front', 220, 270, 5);
+  const keptFrom = (plans: MaterialPlan[], which: number): KeptStrip[] =>
+    plans.flatMap(({ cloths }) =>
+      cloths
+        .slice(which, which + 1)
+        .flatMap(({ cloth, along, strips }) =>
+          strips.map(({ strip }) => ({ clothId: cloth.id, along, strip }))
+        )
+    );
+  it('are shown though they lie on a later sheet and nothing else is left to lay out', () => {
+    const kept = keptFrom(planned([front], [fat]), 1);
+    expect(kept.map(({ clothId }) => clothId)).to.deep.equal(['fat#2']);
+    const job = { ...newCutJob('item', 1), kept };
+    expect(placedOn(planned([{ ...front, count: 1 }], [fat], job))).to.deep.equal({ 'fat#2': 1 });
+  });
+  it('are shown on a cloth of another material too', () => {
+    const red = clothOf({ id: 'red', name: 'Carriage red', width: 1100, height: 500 });
+    const job = { ...newCutJob('item', 1), ...chosen({ choices: [] }, front, 'red', 5) };
+    const kept = planned([front], [red], job).flatMap((each) => keptFrom([each], 0));
+    expect(kept).to.have.length.above(0);
+    expect(placedOn(planned([front], [red], { ...job, kept }))).to.deep.equal({ red: 5 });
+  });
+  it('fall away on what has yet to be bought, and are planned again', () => {
+    const kept = keptFrom(planned([front], []), 0);
+    const again = planned([front], [], { ...newCutJob('item', 1), kept });
+    expect(again[0]?.buy?.count).to.equal(planned([front], [])[0]?.buy?.count);
+    expect(Object.values(placedOn(again)).reduce((a, b) => a + b, 0)).to.equal(5);
   });
 });
 

@@ -103,6 +103,7 @@ describe('a cutting plan', () => {
       width: 1100,
       height: 900,
       prewashed: false,
+      direction: 'either-way',
       shrinkage: { along: 5, across: 0 }
     });
     const [dry] = demandsOf([{ item: tab, plan: made, copies: 1 }], shop, []).filter(
@@ -116,6 +117,11 @@ describe('a cutting plan', () => {
     const part = wet?.parts.find(({ what }) => what === 'shrinkage');
     expect(part?.height).to.be.closeTo((dry?.exact.height ?? 0) / 0.95 - (dry?.exact.height ?? 0), 0.01);
     expect(planned(wet ? [wet] : [], [entry])[0]?.remarks[0]).to.match(/loses 5 % along/);
+    // Where a piece may be turned nobody knows which side shrinks more, so both get the greater share.
+    const [free] = demandsOf([{ item: tab, plan: made, copies: 1 }], shop, [
+      { ...entry, direction: 'any' }
+    ]).filter(({ pieceId }) => pieceId === front?.pieceId);
+    expect(free?.cut.width).to.be.at.least((dry?.exact.width ?? 0) / 0.95);
   });
 });
 

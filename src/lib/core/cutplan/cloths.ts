@@ -56,6 +56,11 @@ export function sheetId(entryId: string, at: number): string {
   return `${entryId}#${at + 1}`;
 }
 
+/** Which sheet of its entry a cloth is, from 1; 0 for a cloth that is no sheet. */
+export function sheetNumberOf(clothId: string): number {
+  return Number(/#(\d+)$/.exec(clothId)?.[1] ?? 0);
+}
+
 /** The line of the stash a cloth belongs to. */
 export function entryIdOf(clothId: string): string {
   return clothId.replace(/#\d+$/, '');

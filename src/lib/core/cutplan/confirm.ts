@@ -1,7 +1,7 @@
 import type { Hoop, OffcutRule } from '$lib/core/shop';
 import { worthKeeping, type ClothEntry, type StashChange, type StashEntry } from '$lib/core/stash';
 import { frameOf, remaindersOf } from '$lib/core/strips';
-import { entryIdOf, sheetId } from './cloths';
+import { entryIdOf, sheetId, sheetNumberOf } from './cloths';
 import type { MaterialPlan, PlannedCloth } from './result';
 import type { CutJob, DoneCut, KeptStrip } from './schema';
 
@@ -145,14 +145,12 @@ function withoutOutline(entry: ClothEntry): ClothEntry {
 function renamed(id: string, from: string, to: string | null, entry: ClothEntry): string {
   if (entry.form !== 'sheets' || entryIdOf(id) !== entry.id) return id;
   if (id === from) return to ?? id;
-  const [at, begun] = [numberOf(id), numberOf(from)];
+  const [at, begun] = [sheetNumberOf(id), sheetNumberOf(from)];
   return at > begun ? sheetId(entry.id, at - 2) : id;
 }
 
 function numberedBack(id: string, from: string, to: string | null): string {
   if (id === to) return from;
   if (!from.includes('#') || entryIdOf(id) !== entryIdOf(from)) return id;
-  return numberOf(id) >= numberOf(from) ? sheetId(entryIdOf(id), numberOf(id)) : id;
+  return sheetNumberOf(id) >= sheetNumberOf(from) ? sheetId(entryIdOf(id), sheetNumberOf(id)) : id;
 }
-
-const numberOf = (sheet: string): number => Number(sheet.split('#').at(-1));

@@ -33,7 +33,9 @@ export function demandsOf(
   entries: readonly ClothEntry[]
 ): Demand[] {
   return wants.flatMap(({ item, plan, copies }) =>
-    cutList(item, hoopOf(plan), rules, copies, (material) => shrinkageOf(material, entries))
+    cutList(item, hoopOf(plan), rules, copies, ({ material, grain }) =>
+      shrinkageOf(material, entries, grain === 'any')
+    )
       .filter(({ cutFrom, material }) => cutFrom === null && !isZip(material))
       .map((cut) => ({
         ...cut,
@@ -50,14 +52,24 @@ export function isZip({ kind }: Pick<Material, 'kind'>): boolean {
   return kind === 'zip' || kind === 'metal-zip';
 }
 
-/** The most any cloth that serves loses in the wash and has not lost yet, %. */
-export function shrinkageOf(material: Material, entries: readonly ClothEntry[]): Shrinkage | undefined {
+/**
+ * The most any cloth that serves loses in the wash and has not lost yet, %. A piece that may be turned loses the greater
+ * of the two either way, since nobody knows yet how it will lie.
+ *
+ * @param turned the piece may lie turned by 90 degrees
+ */
+export function shrinkageOf(
+  material: Material,
+  entries: readonly ClothEntry[],
+  turned: boolean
+): Shrinkage | undefined {
   const unwashed = entries.filter((entry) => !entry.prewashed && serves(entry, material));
   if (unwashed.length === 0) return undefined;
-  return {
-    along: Math.max(...unwashed.map(({ shrinkage }) => shrinkage.along)),
-    across: Math.max(...unwashed.map(({ shrinkage }) => shrinkage.across))
-  };
+  const along = Math.max(...unwashed.map(({ shrinkage }) => shrinkage.along));
+  const across = Math.max(...unwashed.map(({ shrinkage }) => shrinkage.across));
+  const most = Math.max(along, across);
+  const eitherWay = turned && unwashed.some(({ direction }) => direction === 'any');
+  return eitherWay ? { along: most, across: most } : { along, across };
 }
 
 function hoopOf({ hoop }: Plan): Hoop {

@@ -1,7 +1,8 @@
 import type { Material } from '$lib/core/item';
 import { isUnseen, serves, type ClothEntry } from '$lib/core/stash';
-import { TO_BUY } from './cloths';
+import { entryIdOf, TO_BUY } from './cloths';
 import type { Demand } from './demand';
+import type { Kept } from './kept';
 import type { CutJob } from './schema';
 
 /** Pieces of one material, with the cloths they may come from. */
@@ -27,11 +28,11 @@ export function materialId({ kind, name }: Material): string {
 /**
  * Puts pieces together by material. A piece the maker has put on another cloth goes with the pieces of that cloth.
  *
- * @param left how many of each are still to be laid out, by key
+ * @param kept how many of each are still to be laid out, and the cloths on which something is kept
  */
 export function groupsOf(
   demands: readonly Demand[],
-  left: ReadonlyMap<string, number>,
+  { left, cloths }: Kept,
   entries: readonly ClothEntry[],
   { choices }: Pick<CutJob, 'choices'>
 ): Group[] {
@@ -61,6 +62,11 @@ export function groupsOf(
       free -= times;
     }
     if (free > 0) own.pieces.push({ demand, count: free });
+  }
+  // A strip that is kept is shown, though all its pieces may be of another material than its cloth.
+  for (const clothId of cloths.keys()) {
+    const entry = entries.find(({ id }) => id === entryIdOf(clothId));
+    if (entry && ![...groups.values()].some((group) => group.entries.includes(entry))) groupOf(entry);
   }
   return [...groups.values()];
 }

@@ -1,6 +1,6 @@
 import type { ClothEntry } from '$lib/core/stash';
 import type { Strip } from '$lib/core/strips';
-import { entryIdOf, isBought, sheetId } from './cloths';
+import { entryIdOf, sheetId } from './cloths';
 import type { Demand } from './demand';
 import type { CutJob } from './schema';
 
@@ -65,7 +65,8 @@ function same(a: [number, number], b: [number, number]): boolean {
 
 function isThere(clothId: string, entries: readonly ClothEntry[]): boolean {
   const entry = entries.find(({ id }) => id === entryIdOf(clothId));
-  if (!entry) return isBought(clothId);
+  // What must be bought is planned anew each time: another offer may be better by then.
+  if (!entry) return false;
   if (entry.form !== 'sheets') return entry.id === clothId;
   return Array.from({ length: entry.count }, (_, at) => sheetId(entry.id, at)).includes(clothId);
 }

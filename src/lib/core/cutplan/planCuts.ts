@@ -11,7 +11,7 @@ import {
   type Wanted
 } from '$lib/core/strips';
 import type { LengthUnit } from '$lib/core/units';
-import { boughtCloths, clothsOf, type CutCloth } from './cloths';
+import { boughtCloths, clothsOf, sheetNumberOf, type CutCloth } from './cloths';
 import type { Demand } from './demand';
 import { groupsOf, materialId, type Group } from './groups';
 import { keptOf, type Kept } from './kept';
@@ -49,7 +49,7 @@ export function planCuts(
   const kept = keptOf(demands, entries, job);
   const given = { kept, offers, demands, unit };
   const done: MaterialPlan[] = [];
-  for (const group of groupsOf(demands, kept.left, entries, job)) {
+  for (const group of groupsOf(demands, kept, entries, job)) {
     const plan = planGroup(group, given, {
       rounds,
       ...(stop && { stop }),
@@ -80,7 +80,7 @@ function planGroup(group: Group, given: Given, options: PlanCutsOptions): Materi
     turn: demand.grain === 'any',
     only
   }));
-  const own = clothsOf(group.entries, Math.max(pieces, kept.cloths.size));
+  const own = clothsOf(group.entries, pieces + lastSheetKept(kept));
   const planOf = (cloths: readonly CutCloth[], layout: Layout, offer: Offer | null): MaterialPlan =>
     assemblePlan(group, given, cloths, layout, offer);
   const search = (cloths: readonly CutCloth[], offer: Offer | null): MaterialPlan => {
@@ -97,15 +97,19 @@ function planGroup(group: Group, given: Given, options: PlanCutsOptions): Materi
   };
 
   const bare = (offer: Offer): CutCloth[] => boughtCloths(offer, group.material, pieces, true);
-  const mustBuy = wanted.some(({ only }) => only === 'buy');
   let best = search(own, null);
-  if (best.unplaced.length === 0 && !mustBuy) return best;
+  if (best.unplaced.length === 0) return best;
   for (const offer of offers.filter(({ kinds }) => kinds.includes(group.material.kind))) {
     if (options.stop?.()) break;
     const next = search([...own, ...bare(offer)], offer);
     if (isBetter(next, best)) best = next;
   }
   return best;
+}
+
+/** The highest number of a sheet on which something is kept. */
+function lastSheetKept({ cloths }: Kept): number {
+  return Math.max(0, ...[...cloths.keys()].map(sheetNumberOf));
 }
 
 /** Less without a place; then cheaper, or less cloth bought where a price is unknown; then fewer cuts. */

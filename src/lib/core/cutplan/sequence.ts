@@ -108,11 +108,14 @@ export function said(count: number): string {
   return SAID[count] ?? String(count);
 }
 
+/** What is narrower is no offcut. */
+const SLIVER_MM = 25;
+
 /** What is left of a cloth, as words: of a length what stays on it, and the largest offcuts. */
 export function leftWords({ cloth, remainders, along, used }: PlannedCloth, unit: LengthUnit): string {
   const isLength = !along && cloth.first === 'across';
   const offcuts = remainders
-    .filter(({ y }) => !isLength || y < used - 0.01)
+    .filter(({ y, width, height }) => (!isLength || y < used - 0.01) && Math.min(width, height) >= SLIVER_MM)
     .sort((a, b) => b.width * b.height - a.width * a.height)
     .slice(0, 3)
     .map(({ width, height }) =>

@@ -29,7 +29,7 @@ export type CutPiece = z.infer<typeof CutPiece>;
  *
  * @param rules the maker’s ruler and margins
  * @param copies how many of the item are made
- * @param shrinkageOf what a wash takes off a material, where it is not washed yet
+ * @param shrinkageOf what a wash takes off the cloth of a piece, where it is not washed yet
  * @returns one line a piece, in the item’s order; a piece that covers a line the item lacks is left out
  *
  * @example
@@ -40,12 +40,12 @@ export function cutList(
   hoop: Hoop,
   rules: SizingRules,
   copies: number,
-  shrinkageOf?: (material: Material) => Shrinkage | undefined
+  shrinkageOf?: (piece: Piece) => Shrinkage | undefined
 ): CutPiece[] {
   return item.pieces.flatMap((piece) => {
     const covered = coveredBy(piece, item, hoop);
     if (!covered) return [];
-    const shrinkage = shrinkageOf?.(piece.material);
+    const shrinkage = shrinkageOf?.(piece);
     const { margin, exact, cut, parts } = sizeOf(piece, item, covered.size, rules, shrinkage);
     return {
       pieceId: piece.id,

@@ -6,7 +6,6 @@
     cutInputOf,
     entryBought,
     entryIdOf,
-    isBought,
     letterOf,
     TO_BUY,
     undoCut,
@@ -158,7 +157,6 @@
   async function bought(material: MaterialPlan): Promise<void> {
     if (!mat || !material.buy) return;
     await saveEntry(entryBought(material.buy, freshId()));
-    keep({ kept: mat.job.kept.filter(({ clothId }) => !isBought(clothId)) });
     toast.success(`${material.material.name} is in the stash now.`);
   }
 </script>

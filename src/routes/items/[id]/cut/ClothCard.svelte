@@ -92,7 +92,7 @@
           <li class="flex items-start gap-2">
             <span class="head w-6 shrink-0 text-right text-lg leading-tight">{number}</span>
             <span class="flex-1">{words}</span>
-            {#if strip !== null}
+            {#if strip !== null && !bought}
               {@const locked = planned.strips[strip]?.kept === true}
               <button
                 type="button"
