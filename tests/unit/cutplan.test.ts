@@ -1,28 +1,21 @@
 import {
-  cutInputOf,
   demandsOf,
-  diePasses,
   entryBought,
-  isMirrored,
-  isSymmetrical,
   leftWords,
   letterOf,
   newCutJob,
+  piecesIn,
   planCuts,
-  reuseSpot,
-  rollWays,
   sequenceOf,
-  shoppingList,
   type Demand
 } from '$lib/core/cutplan';
-import { shapePath } from '$lib/core/geometry';
-import type { Item, MaterialKind } from '$lib/core/item';
+import type { MaterialKind } from '$lib/core/item';
 import { plan } from '$lib/core/plan';
-import { defaultOffers, type Hoop } from '$lib/core/shop';
-import { CountedEntry, ThreadEntry, type StashEntry } from '$lib/core/stash';
+import { defaultOffers } from '$lib/core/shop';
 import { MM_PER_INCH } from '$lib/core/units';
 import { expect } from 'chai';
-import { badgerShop, badgerTab, makeItem } from './support/badger';
+import fc from 'fast-check';
+import { badgerShop, makeItem } from './support/badger';
 import { clothOf, demandOf, placedOn, planned } from './support/cutting';
 
 const shop = badgerShop();
@@ -93,6 +86,48 @@ describe('a cutting plan', () => {
     const plans = planned([demandOf('front', 220, 270, 5)], [sheets]);
     expect(placedOn(plans)).to.deep.equal({ 'fat#1': 4, 'fat#2': 1 });
   });
+  it('places every piece once or says that it has no place, whatever is wanted and there', () => {
+    const side = fc.integer({ min: 20, max: 500 });
+    const pieces = fc.array(fc.record({ width: side, height: side, count: fc.integer({ min: 1, max: 4 }) }), {
+      minLength: 1,
+      maxLength: 5
+    });
+    const pile = fc.array(
+      fc.record({
+        width: fc.integer({ min: 60, max: 1200 }),
+        height: fc.integer({ min: 60, max: 900 }),
+        form: fc.constantFrom('length', 'scrap', 'sheets'),
+        count: fc.integer({ min: 1, max: 3 })
+      }),
+      { maxLength: 3 }
+    );
+    fc.assert(
+      fc.property(pieces, pile, fc.boolean(), (list, stuff, selling) => {
+        const demands = list.map(({ width, height, count }, at) => demandOf(`p${at}`, width, height, count));
+        const entries = stuff.map((each, at) => clothOf({ id: `cloth-${at}`, ...each } as never));
+        const offers = selling ? defaultOffers('mm') : [];
+        const plans = planCuts(
+          { demands, entries, offers, unit: 'mm', job: newCutJob('item', 1) },
+          { rounds: 4 }
+        );
+        const counted = new Map<string, number>();
+        for (const { cloths, unplaced } of plans) {
+          for (const { strips } of cloths)
+            for (const { strip } of strips)
+              for (const [key, count] of piecesIn(strip)) counted.set(key, (counted.get(key) ?? 0) + count);
+          for (const { key, count, why, wayOut } of unplaced) {
+            counted.set(key, (counted.get(key) ?? 0) + count);
+            expect(why).to.match(/\.$/);
+            expect(wayOut).to.match(/\.$/);
+          }
+        }
+        for (const { key, count } of demands) expect(counted.get(key)).to.equal(count);
+        const bought = plans.some(({ cloths }) => cloths.some(({ cloth }) => cloth.bought));
+        expect(plans.some(({ buy }) => buy !== null)).to.equal(bought);
+      }),
+      { numRuns: 40 }
+    );
+  });
   it('cuts larger what a wash will shrink, and says so', () => {
     const tab = makeItem('turned-flat', {});
     const made = plan(tab, undefined, shop);
@@ -143,132 +178,32 @@ describe('the cuts in words', () => {
     );
     expect(leftWords(cloth, 'in')).to.match(/^27 in stays on it\. Offcuts: /);
   });
-  it('give small pieces a letter', () => {
-    expect([0, 25, 26, 27].map(letterOf)).to.deep.equal(['A', 'Z', 'A2', 'B2']);
+  it('name the side the strips run along, and leave slivers out of the offcuts', () => {
+    const offcut = clothOf({ id: 'offcut', form: 'scrap', width: 100, height: 320 });
+    const [only] = planned([demandOf('band', 80, 150, 2, { grain: 'fixed' })], [offcut]);
+    const cloth = only?.cloths[0];
+    if (!cloth) throw new Error('There is no cloth.');
+    // Along, one strip holds both; across, it would take two.
+    expect(cloth.along).to.equal(true);
+    const words = sequenceOf(cloth, (key) => key.toUpperCase(), 'mm').map((step) => step.words);
+    expect(words[0]).to.equal('Square one corner and begin there; strips are as long as the 320 mm side.');
+    expect(words.slice(1)).to.deep.equal(['Cut a strip 80 mm. From it: two at 150 mm for BAND.']);
+    // 20 mm at its end and 20 mm beside it are too narrow to be called an offcut.
+    expect(leftWords(cloth, 'mm')).to.equal('No offcuts.');
   });
-});
-
-describe('stabiliser off the roll', () => {
-  const rolls = [
-    { id: 'narrow', name: 'Narrow', width: 254 },
-    { id: 'wide', name: 'Wide', width: 508 }
-  ];
-  it('gives two across a wide roll where a narrow one gives one', () => {
-    const ways = rollWays({ width: 190, height: 190 }, 25, rolls, shop.hoops);
-    // 254 x 190 a piece off the narrow one, 508 x 190 for two off the wide one: alike, and so are the offcuts' uses.
-    expect(ways.map(({ rollId, across, perMetre }) => [rollId, across, perMetre])).to.have.deep.members([
-      ['narrow', 1, 5],
-      ['wide', 2, 10]
-    ]);
-    expect(ways.map(({ area }) => area)).to.deep.equal([48260, 48260]);
-  });
-  it('tries both ways round and says how much more makes the offcut serve', () => {
-    // A ring of 175 x 230 wants 225 x 280. Off 508: two across with the short side, 58 left; one with the long, 228 left.
-    const small = shop.hoops[0];
-    const hoops = [{ ...small, name: 'Small hoop', ring: { width: 140, height: 190 } } as Hoop];
-    const ways = rollWays({ width: 225, height: 280 }, 25, [{ id: 'wide', name: 'Wide', width: 508 }], hoops);
-    const short = ways.find(({ longAcross }) => !longAcross);
-    const long = ways.find(({ longAcross }) => longAcross);
-    expect(short).to.include({ across: 2, perMetre: 6, offcutFits: null, leaveMore: null });
-    // The offcut is 228 x 225; the small ring wants 190 x 240, so 15 mm more length and it serves.
-    expect(long).to.deep.include({
-      across: 1,
-      offcut: { width: 228, height: 225 },
-      offcutFits: null,
-      leaveMore: { mm: 15, hoop: 'Small hoop' }
-    });
-    expect(ways[0]).to.equal(short);
-  });
-  it('is hooped again where neither ring nor design meets what is stitched', () => {
-    const hoop = { ring: { width: 140, height: 140 }, field: { width: 100, height: 100 } };
-    const used = { width: 300, height: 300, stitched: [{ x: 20, y: 20, width: 90, height: 90 }] };
-    expect(reuseSpot(used, hoop, { width: 80, height: 80 })).to.deep.equal({ x: 110, y: 0, turned: false });
-    const full = { ...used, stitched: [{ x: 100, y: 100, width: 100, height: 100 }] };
-    expect(reuseSpot(full, hoop, { width: 80, height: 80 })).to.equal(undefined);
-    // A small design beside what is stitched, both inside the field, and the ring on whole cloth all round.
-    const corner = { width: 140, height: 140, stitched: [{ x: 22, y: 22, width: 20, height: 20 }] };
-    expect(reuseSpot(corner, hoop, { width: 40, height: 40 })).to.deep.equal({ x: 0, y: 0, turned: false });
-    expect(reuseSpot(corner, hoop, { width: 60, height: 60 })).to.equal(undefined);
-  });
-});
-
-describe('a die', () => {
-  it('takes six layers, fusible being half of one', () => {
-    expect(diePasses({ count: 38, fused: true })).to.deep.equal({
-      layers: 4,
-      perPass: 4,
-      passes: 10,
-      last: 2
-    });
-    expect(diePasses({ count: 38, fused: false })).to.include({ layers: 6, passes: 7, last: 2 });
-    expect(diePasses({ count: 12, fused: true, perLayer: 3 })).to.include({
-      perPass: 12,
-      passes: 1,
-      last: 4
-    });
-  });
-  it('mirrors what lies wrong side up, unless it is the same both ways', () => {
-    expect(isSymmetrical(shapePath('heart', 60, 50))).to.equal(true);
-    const flag = {
-      closed: true,
-      points: [
-        [0, 0],
-        [40, 10],
-        [0, 20]
-      ] as [number, number][]
-    };
-    expect(isSymmetrical(flag)).to.equal(false);
-    expect(isMirrored({ wrongSideUp: true, symmetrical: false })).to.equal(true);
-    expect(isMirrored({ wrongSideUp: true, symmetrical: true })).to.equal(false);
-    expect(isMirrored({ wrongSideUp: false, symmetrical: false })).to.equal(false);
-  });
-});
-
-describe('a shopping list', () => {
-  const wantsOf = (item: Item, copies: number) => [{ item, plan: plan(item, undefined, shop), copies }];
-  it('lists cloth, thread and notions for all copies, less the stash', () => {
-    const tab = badgerTab();
-    const wants = wantsOf(tab, 10);
-    const white = wants[0]?.plan.threads.find(({ thread }) => /white/i.test(thread.name));
-    const stash: StashEntry[] = [
-      CountedEntry.parse({
-        what: 'notion',
-        id: 'cap',
-        name: 'snap cap',
-        colour: '#999999',
-        count: 15,
-        price: 0.1
-      }),
-      ThreadEntry.parse({ what: 'thread', id: 'white', name: 'WHITE', colour: '#ffffff', metres: 40 })
+  it('say what a piece lower than its strip is cut to', () => {
+    const demands = [
+      demandOf('tall', 200, 150, 2, { grain: 'fixed' }),
+      demandOf('low', 200, 100, 2, { grain: 'fixed' })
     ];
-    const input = cutInputOf({
-      shop,
-      stash,
-      wants: [{ item: tab, setup: undefined, copies: 10 }],
-      job: newCutJob(tab.id, 10)
-    });
-    const rows = shoppingList(wants, planCuts(input, { rounds: 5 }), stash, 'mm');
-    const row = (name: string | RegExp) => rows.find((each) => new RegExp(name, 'i').test(each.name));
-    // Ten tabs take two caps, one socket and one stud each; fifteen caps are there.
-    expect(row('Snap cap')).to.deep.include({ need: '20', have: '15', buy: '5', cost: 0.5 });
-    expect(row('Snap socket')).to.deep.include({ need: '10', have: '0', buy: '10', cost: null });
-    expect(white && white.upperMetres * 10).to.be.greaterThan(40);
-    expect(row('^White$')?.have).to.match(/^40\.00 m$/);
-    expect(rows.filter(({ what }) => what === 'cloth').map(({ name }) => name)).to.have.members(
-      wants[0]?.plan.cuts.map(({ material }) => material.name) ?? []
+    const [only] = planned(demands, [clothOf({ id: 'length', width: 800, height: 500 })]);
+    const cloth = only?.cloths[0];
+    if (!cloth) throw new Error('There is no cloth.');
+    expect(sequenceOf(cloth, (key) => key.toUpperCase(), 'mm')[1]?.words).to.equal(
+      'Cut a strip 150 mm. From it: two at 200 mm for TALL; two at 200 mm, each turned and cut to 100 mm for LOW.'
     );
   });
-  it('takes zips from the shortest that is long enough', () => {
-    const pouch = makeItem('zip-pouch', {});
-    const zip = (id: string, length: number, count: number): StashEntry =>
-      CountedEntry.parse({ what: 'zip', id, name: 'Nylon zip', colour: '#2c2a28', length, count });
-    const rows = (stash: StashEntry[]) =>
-      shoppingList(wantsOf(pouch, 3), [], stash, 'mm').filter(({ what }) => what === 'zip');
-    expect(rows([zip('long', 300, 2), zip('short', 150, 9)])[0]).to.include({
-      need: '3',
-      have: '2',
-      buy: '1'
-    });
-    expect(rows([zip('long', 300, 3)])).to.deep.equal([]);
+  it('give small pieces a letter', () => {
+    expect([0, 25, 26, 27].map(letterOf)).to.deep.equal(['A', 'Z', 'A2', 'B2']);
   });
 });

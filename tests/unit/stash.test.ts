@@ -7,6 +7,7 @@ import { ClothEntry, serves, usableOf, worthKeeping, type StashEntry } from '$li
 import { applyCut, getCutJob, importStash, listStash, saveEntry, stashDocument } from '$lib/data/stash';
 import { db } from '$lib/data/db';
 import { expect } from 'chai';
+import fc from 'fast-check';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 
 const shop = badgerShop();
@@ -122,6 +123,38 @@ describe('the stash', () => {
     expect(usableOf({ width: 200, height: 100, stitched: [] })).to.include({ width: 200, height: 100 });
     const used = usableOf({ width: 300, height: 100, stitched: [{ x: 100, y: 40, width: 50, height: 50 }] });
     expect(used).to.deep.equal({ x: 150, y: 0, width: 150, height: 100 });
+  });
+  it('never takes a rectangle that leaves the scrap or meets what is stitched', () => {
+    const corner = fc.integer({ min: 20, max: 150 });
+    const part = fc.record({
+      x: fc.integer({ min: 0, max: 150 }),
+      y: fc.integer({ min: 0, max: 150 }),
+      width: fc.integer({ min: 5, max: 60 }),
+      height: fc.integer({ min: 5, max: 60 })
+    });
+    fc.assert(
+      fc.property(corner, corner, fc.array(part, { maxLength: 3 }), (across, down, stitched) => {
+        const outline = {
+          closed: true,
+          points: [
+            [0, 0],
+            [200, 0],
+            [200, 200 - down],
+            [200 - across, 200],
+            [0, 200]
+          ] as [number, number][]
+        };
+        const { x, y, width, height } = usableOf({ width: 200, height: 200, outline, stitched });
+        // The corner nearest to the slant lies on the near side of it: x / across + y / down as the slant has it.
+        const [right, bottom] = [x + width, y + height];
+        expect((right - (200 - across)) / across + (bottom - (200 - down)) / down).to.be.at.most(1.0001);
+        for (const box of stitched)
+          expect(
+            box.x >= right || box.x + box.width <= x || box.y >= bottom || box.y + box.height <= y
+          ).to.equal(true);
+      }),
+      { numRuns: 40 }
+    );
   });
   it('stores a cut with its job or not at all', async () => {
     await saveEntry(felt);

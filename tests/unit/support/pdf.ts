@@ -48,3 +48,14 @@ function boxOf(data: number[], height: number): DrawnBox {
   const [x, y] = [Math.min(...xs), Math.min(...ys)];
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y, closed };
 }
+
+/** Every word of a PDF, read back from the file. */
+export async function textOf(bytes: Uint8Array): Promise<string> {
+  const pdf = await pdfjs.getDocument({ data: bytes.slice(), verbosity: 0 }).promise;
+  const lines: string[] = [];
+  for (let number = 1; number <= pdf.numPages; number++) {
+    const { items } = await (await pdf.getPage(number)).getTextContent();
+    for (const item of items) if ('str' in item) lines.push(item.str);
+  }
+  return lines.join('\n');
+}
