@@ -77,8 +77,9 @@ test('a stash from nothing, and a shopping list of what it lacks', async ({ page
   await page.getByRole('textbox', { name: 'Name' }).fill('Vinyl');
   await page.getByRole('combobox', { name: 'Kind' }).selectOption('vinyl');
   await page.getByRole('combobox', { name: 'As', exact: true }).selectOption('scrap');
-  await page.getByLabel('Width', { exact: true }).fill('30 cm');
-  await page.getByLabel('Width', { exact: true }).blur();
+  const width = page.getByRole('dialog').getByLabel('Width', { exact: true });
+  await width.fill('30 cm');
+  await width.blur();
   await page.getByLabel('Other side').fill('400 mm');
   await page.getByLabel('Other side').blur();
   await expectAccessible(page);

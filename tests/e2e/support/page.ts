@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 /** A page that fails its test when the browser logs an error: a broken script, or something the security policy blocked. */
 export const test = base.extend({
@@ -38,3 +38,11 @@ export async function loadDemo(page: Page): Promise<void> {
 }
 
 export { expect };
+
+/** A piece in the list of the cutting page. */
+export function cutPiece(page: Page, name: string): Locator {
+  return page
+    .getByRole('complementary', { name: 'Pieces' })
+    .getByRole('listitem')
+    .filter({ hasText: new RegExp(`^\\s*\\d+\\s*×\\s*${name} `) });
+}

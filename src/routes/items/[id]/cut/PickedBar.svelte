@@ -29,7 +29,7 @@
 </script>
 
 <div
-  class="no-print sticky top-0 z-10 my-2 flex flex-wrap items-center gap-3 border-[1.5px] border-ink bg-sheet px-3 py-2"
+  class="no-print fixed right-4 bottom-4 left-28 z-10 flex flex-wrap items-center gap-3 border-[1.5px] border-ink bg-sheet px-3 py-2 max-[900px]:bottom-20 max-[900px]:left-4"
 >
   <span><b>{demand.name}</b>, {demand.count} in all, comes from</span>
   {#each targets as { id, words, colour } (id)}
