@@ -41,6 +41,7 @@
   import PickedBar from './PickedBar.svelte';
   import PieceList from './PieceList.svelte';
   import StabiliserTrade from './StabiliserTrade.svelte';
+  import UnplacedList from './UnplacedList.svelte';
   import WantsBar from '$lib/ui/WantsBar.svelte';
 
   const bench = live(
@@ -224,6 +225,12 @@
           >
         {/if}
       </div>
+      {#if entries.length === 0}
+        <p class="no-print border-l-4 border-needle px-3 py-2">
+          Your <a class="underline" href="/stash">stash</a> is empty, so all of it is to buy. Put in what you have,
+          offcuts too, and the plan uses that first.
+        </p>
+      {/if}
       {#if pickedDemand}
         <PickedBar
           demand={pickedDemand}
@@ -238,12 +245,7 @@
         />
       {/if}
       {#each planning.plans as material (material.id)}
-        {#each material.unplaced as { key, name, count, why, wayOut } (key)}
-          <p class="my-2 border-l-4 border-hands bg-hands-pale px-3 py-2" role="alert">
-            <b>{count} × {name}</b> found no place. {why}
-            {wayOut}
-          </p>
-        {/each}
+        <UnplacedList unplaced={material.unplaced} />
         {#each material.cloths as cloth (cloth.cloth.id)}
           <ClothCard
             planned={cloth}

@@ -16,7 +16,7 @@
   }
   let { planned, unit, nameOf, letter, onpick, ondrag, picked }: Props = $props();
 
-  const MOST_HEIGHT = 300;
+  const MOST_HEIGHT = 250;
   let wide = $state(480);
   const frame = $derived(frameOf(planned.cloth, planned.along));
   /** Of a long or wide cloth only what is cut is drawn, and a little more. */
@@ -43,52 +43,54 @@
     `${nameOf(piece.key)} ${formatSize(piece, unit)}`;
 </script>
 
-<div bind:clientWidth={wide}>
-  <div
-    class="relative border-[1.5px] border-edge"
-    class:below={shown.below}
-    class:beside={shown.beside}
-    style:width={px(shown.width)}
-    style:height={px(shown.height)}
-    style:background="color-mix(in srgb, {planned.colour} 28%, var(--sheet))"
-    role="group"
-    aria-label="{planned.name}, true to scale: {planned.strips.length} strips, {pieces.length} pieces"
-  >
-    {#each pieces as piece, at (at)}
-      {@const room = piece.width * scale}
-      {@const named = nameOf(piece.key).length * 8 + 8 < room && piece.height * scale > 18}
-      {@const sized = named && room > 96 && piece.height * scale > 36}
-      <button
-        type="button"
-        class="piece"
-        class:kept={piece.kept}
-        class:picked={picked === piece.key}
-        draggable="true"
-        style:left={px(piece.x)}
-        style:top={px(piece.y)}
-        style:width={px(piece.width)}
-        style:height={px(piece.height)}
-        aria-label="{says(piece)}{piece.kept ? ', kept' : ''}"
-        title={says(piece)}
-        onclick={() => onpick(piece.key)}
-        ondragstart={(event) => {
-          event.dataTransfer?.setData('text/plain', piece.key);
-          // A page that changes while the drag begins would end it.
-          setTimeout(() => ondrag(piece.key));
-        }}
-      >
-        <span class="label-in">
-          <b>{named ? nameOf(piece.key) : letter(piece.key)}</b>{#if sized}<br />{formatSize(
-              piece,
-              unit
-            )}{/if}
-        </span>
-      </button>
-    {/each}
-    {#each planned.strips as { strip }, at (at)}
-      <span class="cut" style:top={px(strip.y + strip.height)} style:width={px(shown.width)}></span>
-      <span class="order" style:top={px(strip.y)}>{at + 1}</span>
-    {/each}
+<div class="pl-6">
+  <div bind:clientWidth={wide}>
+    <div
+      class="relative border-[1.5px] border-edge"
+      class:below={shown.below}
+      class:beside={shown.beside}
+      style:width={px(shown.width)}
+      style:height={px(shown.height)}
+      style:background="color-mix(in srgb, {planned.colour} 28%, var(--sheet))"
+      role="group"
+      aria-label="{planned.name}, true to scale: {planned.strips.length} strips, {pieces.length} pieces"
+    >
+      {#each pieces as piece, at (at)}
+        {@const room = piece.width * scale}
+        {@const named = nameOf(piece.key).length * 8 + 8 < room && piece.height * scale > 18}
+        {@const sized = named && room > 96 && piece.height * scale > 36}
+        <button
+          type="button"
+          class="piece"
+          class:kept={piece.kept}
+          class:picked={picked === piece.key}
+          draggable="true"
+          style:left={px(piece.x)}
+          style:top={px(piece.y)}
+          style:width={px(piece.width)}
+          style:height={px(piece.height)}
+          aria-label="{says(piece)}{piece.kept ? ', kept' : ''}"
+          title={says(piece)}
+          onclick={() => onpick(piece.key)}
+          ondragstart={(event) => {
+            event.dataTransfer?.setData('text/plain', piece.key);
+            // A page that changes while the drag begins would end it.
+            setTimeout(() => ondrag(piece.key));
+          }}
+        >
+          <span class="label-in">
+            <b>{named ? nameOf(piece.key) : letter(piece.key)}</b>{#if sized}<br />{formatSize(
+                piece,
+                unit
+              )}{/if}
+          </span>
+        </button>
+      {/each}
+      {#each planned.strips as { strip }, at (at)}
+        <span class="cut" style:top={px(strip.y + strip.height)} style:width={px(shown.width)}></span>
+        <span class="order" style:top={px(strip.y)}>{at + 1}</span>
+      {/each}
+    </div>
   </div>
 </div>
 
