@@ -109,3 +109,60 @@ test('a stash from nothing, and a shopping list of what it lacks', async ({ page
   ]);
   expect(pdf.suggestedFilename()).toBe('shopping-list.pdf');
 });
+
+test('from an empty stash: all is to buy, what was bought goes in, and the plan uses it', async ({
+  page
+}) => {
+  await page.goto('/items/new');
+  await page.getByRole('button', { name: 'Start without a chart' }).click();
+  await page.getByRole('radio', { name: /Turned flat item/ }).check();
+  await page.getByLabel('Name of the item').fill('Bramble bib');
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await page.getByRole('link', { name: 'Cut', exact: true }).click();
+  await expect(page.getByText('is empty, so all of it is to buy')).toBeVisible();
+  const plan = page.getByRole('region', { name: 'Cutting plan' });
+  await expect(plan).toHaveAttribute('aria-busy', 'false');
+  const bought = page.getByRole('button', { name: 'Bought: put it in the stash' });
+  const before = await bought.count();
+  expect(before).toBeGreaterThan(2);
+  await expectAccessible(page);
+  await bought.first().click();
+  await expect(bought).toHaveCount(before - 1);
+  await expect(page.getByText('is empty, so all of it is to buy')).toHaveCount(0);
+  // The rule of all backs, changed from one of them, and back.
+  const back = page.getByRole('listitem').filter({ hasText: /BACK [A-Z]/ });
+  const size = await back.locator('.whitespace-nowrap').innerText();
+  await back.getByText(/BACK [A-Z]/).click();
+  await back.getByRole('button', { name: 'Cut it otherwise' }).click();
+  await page.getByLabel('Margin on each side').fill('45 mm');
+  await page.getByLabel('Margin on each side').blur();
+  await page.getByRole('button', { name: 'This margin for all backs' }).click();
+  await expect(back.locator('.whitespace-nowrap')).not.toHaveText(size);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(back.locator('.whitespace-nowrap')).toHaveText(size);
+});
+
+test('a stash goes out as a file and comes in again; a file of another kind changes nothing', async ({
+  page
+}) => {
+  await loadDemo(page);
+  await page.goto('/stash');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as file' }).click()
+  ]);
+  const rows = await page.getByRole('row', { name: /Take/ }).count();
+  await page.getByRole('button', { name: 'Take Towelling out of the stash' }).click();
+  await expect(page.getByRole('row', { name: /Take/ })).toHaveCount(rows - 1);
+  await page.getByLabel('Stash to bring in').setInputFiles(await file.path());
+  await expect(page.getByText('1 lines came in')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Take/ })).toHaveCount(rows);
+  await page.getByLabel('Stash to bring in').setInputFiles({
+    name: 'lamp.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"schema":"x"}')
+  });
+  await expect(page.getByText(/This is not a stash file/)).toBeVisible();
+  await page.getByLabel('Look for').fill('wash-away');
+  await expect(page.getByRole('row', { name: /Take/ })).toHaveCount(2);
+});

@@ -11,7 +11,7 @@ import {
 } from '$lib/core/cutplan';
 import type { MaterialKind } from '$lib/core/item';
 import { plan } from '$lib/core/plan';
-import { defaultOffers } from '$lib/core/shop';
+import { defaultOffers, type Offer } from '$lib/core/shop';
 import { MM_PER_INCH } from '$lib/core/units';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -157,6 +157,61 @@ describe('a cutting plan', () => {
       { ...entry, direction: 'any' }
     ]).filter(({ pieceId }) => pieceId === front?.pieceId);
     expect(free?.cut.width).to.be.at.least((dry?.exact.width ?? 0) / 0.95);
+  });
+});
+
+describe('what was bought', () => {
+  const fern = { kind: 'woven', name: 'Fern print', colour: '#4d7148' } as const;
+  const offerOf = (id: string): Offer => {
+    const offer = defaultOffers('in').find((each) => each.id === id);
+    if (!offer) throw new Error(`Nobody sells ${id}.`);
+    return { ...offer, price: 3 };
+  };
+  it('goes in as sheets, as a roll, or as a length with the price of a metre', () => {
+    const sheets = entryBought(
+      { offer: offerOf('fat-quarter'), material: fern, count: 2, mm: 0, cost: 6 },
+      'a'
+    );
+    expect(sheets).to.include({ form: 'sheets', count: 2, price: 3 });
+    expect([sheets.width, sheets.height]).to.deep.equal([457.2, 558.8]);
+    const roll = entryBought(
+      { offer: offerOf('roll-20'), material: fern, count: 2, mm: 18288, cost: 6 },
+      'b'
+    );
+    expect(roll).to.include({ form: 'roll', width: 508, height: 18288, count: 1, price: 0.33 });
+    // An eighth of a yard is 4 ½ in, so a metre is 8.75 of them.
+    const length = entryBought(
+      { offer: offerOf('cloth'), material: fern, count: 4, mm: 457.2, cost: 12 },
+      'c'
+    );
+    expect(length).to.include({ form: 'length', width: 1117.6, height: 457.2, price: 26.25 });
+  });
+  it('is sold in eighths of a yard to who counts in inches, by 10 cm to others', () => {
+    expect(offerOf('cloth')).to.include({ name: 'Cloth, by ⅛ yd', height: 114.3 });
+    expect(defaultOffers('mm').find(({ id }) => id === 'cloth')).to.include({ width: 1100, height: 100 });
+  });
+  it('is the cheapest where prices are known, and the least cloth where not', () => {
+    // Four of 200 x 250: a fat quarter takes two by two in 457 x 559; turned, all lie in 1,100 across a strip of 200, two
+    // steps of 10 cm.
+    const offers = (sheet: number | null, step: number | null): Offer[] =>
+      defaultOffers('mm')
+        .filter(({ id }) => id === 'cloth' || id === 'fat-quarter')
+        .map((offer) => ({ ...offer, price: offer.by === 'sheet' ? sheet : step }));
+    const bought = (sheet: number | null, step: number | null): string | undefined =>
+      planCuts(
+        {
+          demands: [demandOf('front', 200, 250, 4)],
+          entries: [],
+          offers: offers(sheet, step),
+          unit: 'mm',
+          job: newCutJob('item', 1)
+        },
+        { rounds: 20 }
+      )[0]?.buy?.offer.id;
+    expect(bought(5, 1)).to.equal('cloth');
+    expect(bought(1.5, 1)).to.equal('fat-quarter');
+    // 457 x 559 is 0.26 square metres, two steps of 1,100 x 100 are 0.22.
+    expect(bought(null, 1)).to.equal('cloth');
   });
 });
 
