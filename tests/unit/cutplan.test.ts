@@ -7,7 +7,8 @@ import {
   piecesIn,
   planCuts,
   sequenceOf,
-  type Demand
+  type Demand,
+  type MaterialPlan
 } from '$lib/core/cutplan';
 import type { MaterialKind } from '$lib/core/item';
 import { plan } from '$lib/core/plan';
@@ -63,6 +64,25 @@ describe('a cutting plan', () => {
     expect(only?.unplaced).to.deep.equal([]);
     const entry = entryBought(only?.buy as never, 'new');
     expect(entry).to.include({ width: 1100, height: 600, form: 'length', price: 12, name: 'Fern print' });
+  });
+  it('shows only plans better than those shown before, and no lack that can be bought', () => {
+    const shown: MaterialPlan[] = [];
+    const demands = [demandOf('front', 200, 250, 9), demandOf('back', 130, 340, 5)];
+    const [last] = planCuts(
+      {
+        demands,
+        entries: [clothOf({ id: 'length', width: 700, height: 400 })],
+        offers: defaultOffers('mm'),
+        unit: 'mm',
+        job: newCutJob('item', 1)
+      },
+      { onBetter: (better) => shown.push(better) }
+    );
+    expect(shown.length).to.be.above(0);
+    expect(shown.at(-1)).to.deep.equal(last);
+    expect(shown.every(({ unplaced }) => unplaced.length === 0)).to.equal(true);
+    const areas = shown.map(({ buy }) => (buy ? buy.count * buy.offer.width * buy.offer.height : 0));
+    expect([...areas].sort((a, b) => b - a)).to.deep.equal(areas);
   });
   it('says why a piece finds no place, and the nearest way out', () => {
     const towel = (grain: 'any' | 'fixed', width: number, height: number): Demand =>

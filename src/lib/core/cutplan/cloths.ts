@@ -67,14 +67,14 @@ export function entryIdOf(clothId: string): string {
 }
 
 /** What would be bought to cut from, as an offer sells it. */
-export function boughtCloths(offer: Offer, material: Material, pieces: number, turn: boolean): CutCloth[] {
+export function boughtCloths(offer: Offer, material: Material, pieces: number): CutCloth[] {
   const name = `${material.name}, to buy`;
   const cloth: Cloth = {
     id: boughtId(offer, material),
     group: TO_BUY,
     width: offer.width,
     height: offer.by === 'length' ? null : offer.height,
-    turn,
+    turn: true,
     first: offer.by === 'sheet' ? 'either' : 'across',
     bought: true,
     perMm: offer.by === 'sheet' ? 0 : (offer.price ?? offer.height) / offer.height,

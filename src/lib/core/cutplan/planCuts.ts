@@ -50,13 +50,7 @@ export function planCuts(
   const given = { kept, offers, demands, unit };
   const done: MaterialPlan[] = [];
   for (const group of groupsOf(demands, kept, entries, job)) {
-    const plan = planGroup(group, given, {
-      rounds,
-      ...(stop && { stop }),
-      ...(onBetter && { onBetter })
-    });
-    done.push(plan);
-    onBetter?.(plan);
+    done.push(planGroup(group, given, { rounds, ...(stop && { stop }), ...(onBetter && { onBetter }) }));
   }
   return done;
 }
@@ -81,30 +75,36 @@ function planGroup(group: Group, given: Given, options: PlanCutsOptions): Materi
     only
   }));
   const own = clothsOf(group.entries, pieces + lastSheetKept(kept));
-  const planOf = (cloths: readonly CutCloth[], layout: Layout, offer: Offer | null): MaterialPlan =>
-    assemblePlan(group, given, cloths, layout, offer);
-  const search = (cloths: readonly CutCloth[], offer: Offer | null): MaterialPlan => {
-    const layout = layOut(
+  const sold = offers.filter(({ kinds }) => kinds.includes(group.material.kind));
+  let best: MaterialPlan | undefined;
+  const search = (cloths: readonly CutCloth[], offer: Offer | null): void => {
+    const consider = (layout: Layout, done: boolean): void => {
+      const next = assemblePlan(group, given, cloths, layout, offer);
+      if (best && !isBetter(next, best)) return;
+      if (done) best = next;
+      // What the stash alone lacks is no news while it may yet be bought.
+      const lacks = offer === null && sold.length > 0 && next.unplaced.length > 0;
+      if (!lacks) options.onBetter?.(next);
+    };
+    const found = layOut(
       wanted,
       cloths.map(({ cloth }) => withoutKept(cloth, kept)),
       {
         ...(options.rounds !== undefined && { rounds: options.rounds }),
         ...(options.stop && { stop: options.stop }),
-        onBetter: (better) => options.onBetter?.(planOf(cloths, better, offer))
+        onBetter: (better) => consider(better, false)
       }
     );
-    return planOf(cloths, layout, offer);
+    consider(found, true);
   };
 
-  const bare = (offer: Offer): CutCloth[] => boughtCloths(offer, group.material, pieces, true);
-  let best = search(own, null);
-  if (best.unplaced.length === 0) return best;
-  for (const offer of offers.filter(({ kinds }) => kinds.includes(group.material.kind))) {
+  search(own, null);
+  for (const offer of sold) {
+    if (best?.unplaced.length === 0 && best.buy === null) break;
     if (options.stop?.()) break;
-    const next = search([...own, ...bare(offer)], offer);
-    if (isBetter(next, best)) best = next;
+    search([...own, ...boughtCloths(offer, group.material, pieces)], offer);
   }
-  return best;
+  return best ?? assemblePlan(group, given, own, layOut([], []), null);
 }
 
 /** The highest number of a sheet on which something is kept. */
