@@ -1,5 +1,6 @@
 import type { Path, Point } from '$lib/core/geometry';
 import {
+  isStabiliserKind,
   findLine,
   findPiece,
   findStop,
@@ -149,14 +150,6 @@ export function stateBefore(trace: StackStep[], at: number): StackState {
   return trace[at - 1]?.state ?? EMPTY_STACK;
 }
 
-export const STABILISERS: readonly MaterialKind[] = [
-  'tear-away',
-  'cutaway',
-  'soft-mesh',
-  'wash-away-mesh',
-  'wash-away-film',
-  'sticky-wash-away'
-];
 export const WASHES_OUT: readonly MaterialKind[] = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'];
 export const PILE: readonly MaterialKind[] = ['towelling', 'fleece'];
 /** Roles meant to be seen on a surface. */
@@ -166,7 +159,7 @@ export const EDGES: readonly Role[] = ['satin-edge', 'applique-edge'];
 export const LACE: readonly Role[] = ['lace', 'lace-underlay'];
 
 export const isStabiliser = ({ material }: Pick<Layer, 'material'>): boolean =>
-  STABILISERS.includes(material.kind);
+  isStabiliserKind(material.kind);
 
 /** The line a piece was laid over, or covers by its nature. */
 export function lineUnder(item: Item, pieceId: string): Path | undefined {

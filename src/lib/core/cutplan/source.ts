@@ -2,7 +2,7 @@ import type { Item } from '$lib/core/item';
 import { plan } from '$lib/core/plan';
 import { defaultOffers, defaultSetup, type Setup, type Shop } from '$lib/core/shop';
 import type { ClothEntry, StashEntry } from '$lib/core/stash';
-import { demandsOf } from './demand';
+import { demandsOf, type Want } from './demand';
 import type { PlanCutsInput } from './planCuts';
 import type { CutJob } from './schema';
 
@@ -14,16 +14,20 @@ export interface CutSource {
   job: Pick<CutJob, 'choices' | 'kept' | 'done'>;
 }
 
+/** Items that are wanted with their plans, each in the setup chosen for it or the shop’s own. */
+export function plannedWants({ wants, shop }: Pick<CutSource, 'wants' | 'shop'>): Want[] {
+  return wants.map(({ item, setup, copies }) => ({
+    item,
+    copies,
+    plan: plan(item, setup ?? defaultSetup(item, shop), shop)
+  }));
+}
+
 /** What is asked of the planner: every piece of every item, and all that can be cut or bought. */
 export function cutInputOf({ shop, stash, wants, job }: CutSource): PlanCutsInput {
   const entries = stash.filter((entry): entry is ClothEntry => entry.what === 'cloth');
-  const planned = wants.map(({ item, setup, copies }) => ({
-    item,
-    plan: plan(item, setup ?? defaultSetup(item, shop), shop),
-    copies
-  }));
   return {
-    demands: demandsOf(planned, shop, entries),
+    demands: demandsOf(plannedWants({ wants, shop }), shop, entries),
     entries,
     offers: shop.offers ?? defaultOffers(shop.unit),
     unit: shop.unit,

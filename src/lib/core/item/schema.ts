@@ -151,6 +151,21 @@ export const MATERIAL_KINDS = [
 export const MaterialKind = z.enum(MATERIAL_KINDS);
 export type MaterialKind = z.infer<typeof MaterialKind>;
 
+/** Kinds that carry stitches and go again, or stay out of sight. */
+export const STABILISERS = [
+  'tear-away',
+  'cutaway',
+  'soft-mesh',
+  'wash-away-mesh',
+  'wash-away-film',
+  'sticky-wash-away'
+] as const satisfies readonly MaterialKind[];
+
+/** Whether a kind is a stabiliser. */
+export function isStabiliserKind(kind: MaterialKind): boolean {
+  return STABILISERS.some((each) => each === kind);
+}
+
 export const Material = z.object({ kind: MaterialKind, name: z.string().min(1).max(80), colour: HexColour });
 export type Material = z.infer<typeof Material>;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MaterialKind } from '$lib/core/item';
+import { MaterialKind, STABILISERS } from '$lib/core/item';
 import { MM_PER_INCH, type LengthUnit } from '$lib/core/units';
 
 const Mm = z.number().min(1).max(100_000);
@@ -30,14 +30,6 @@ export type Offer = z.infer<typeof Offer>;
 
 const CLOTH: MaterialKind[] = ['woven', 'canvas'];
 const WIDE: MaterialKind[] = ['knit', 'towelling', 'fleece', 'stretch-mesh', 'vinyl'];
-const STABILISER: MaterialKind[] = [
-  'tear-away',
-  'cutaway',
-  'soft-mesh',
-  'wash-away-mesh',
-  'wash-away-film',
-  'sticky-wash-away'
-];
 
 /** What shops usually sell, in the steps of the unit; prices are the maker’s to fill in. */
 export function defaultOffers(unit: LengthUnit): Offer[] {
@@ -55,7 +47,7 @@ export function defaultOffers(unit: LengthUnit): Offer[] {
   const roll = (width: number): Offer => ({
     id: `roll-${width}`,
     name: `Stabiliser roll, ${width} in wide`,
-    kinds: STABILISER,
+    kinds: [...STABILISERS],
     by: 'roll',
     width: inches(width),
     height: 9144,

@@ -1,6 +1,6 @@
+import { isStabiliserKind } from '$lib/core/item';
 import type { Hoop, OffcutRule } from '$lib/core/shop';
 import type { ClothEntry } from './schema';
-import { STABILISERS } from './serves';
 
 /**
  * Whether an offcut is worth keeping by the maker’s rule: stabiliser when it fits the ring of the smallest hoop with its
@@ -19,7 +19,7 @@ export function worthKeeping(
   rule: OffcutRule,
   hoops: readonly Hoop[]
 ): boolean {
-  const byRing = rule.by === 'ring' || (rule.by === 'kind' && STABILISERS.includes(kind));
+  const byRing = rule.by === 'ring' || (rule.by === 'kind' && isStabiliserKind(kind));
   if (!byRing) return Math.min(size.width, size.height) >= rule.side;
   return hoops.some(({ ring }) => fitsEitherWay(size, grown(ring, rule.margin)));
 }

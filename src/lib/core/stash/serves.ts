@@ -1,21 +1,8 @@
-import type { Material, MaterialKind } from '$lib/core/item';
+import { STABILISERS, type Material, type MaterialKind } from '$lib/core/item';
 import type { ClothEntry } from './schema';
 
 /** Materials nobody sees in the end: one of the kind is as good as another. */
-const UNSEEN: readonly MaterialKind[] = [
-  'batting',
-  'tear-away',
-  'cutaway',
-  'soft-mesh',
-  'wash-away-mesh',
-  'wash-away-film',
-  'sticky-wash-away',
-  'fusible',
-  'heat-adhesive'
-];
-
-/** Stabilisers, which the ring clamps. */
-export const STABILISERS: readonly MaterialKind[] = UNSEEN.slice(1, 7);
+const UNSEEN: readonly MaterialKind[] = [...STABILISERS, 'batting', 'fusible', 'heat-adhesive'];
 
 /** Whether a kind of material stays unseen, so that its name does not matter. */
 export function isUnseen(kind: MaterialKind): boolean {

@@ -1,7 +1,5 @@
 <script lang="ts">
-  import { cutInputOf, shoppingList } from '$lib/core/cutplan';
-  import { plan } from '$lib/core/plan';
-  import { defaultSetup } from '$lib/core/shop';
+  import { cutInputOf, plannedWants, shoppingList } from '$lib/core/cutplan';
   import { keepShoppingWants, live, shoppingMat } from '$lib/data';
   import { shoppingCsv } from '$lib/files';
   import { download } from '$lib/ui/files';
@@ -20,15 +18,7 @@
   });
   onDestroy(() => planning.stop());
 
-  const wants = $derived(
-    mat
-      ? mat.wants.map(({ item, setup, copies }) => ({
-          item,
-          copies,
-          plan: plan(item, setup ?? defaultSetup(item, mat.shop), mat.shop)
-        }))
-      : []
-  );
+  const wants = $derived(mat ? plannedWants(mat) : []);
   const rows = $derived(mat ? shoppingList(wants, planning.plans, mat.stash, mat.shop.unit) : []);
   const known = $derived(rows.filter(({ cost }) => cost !== null));
   const total = $derived(known.reduce((sum, { cost }) => sum + (cost ?? 0), 0));

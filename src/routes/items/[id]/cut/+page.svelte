@@ -7,6 +7,7 @@
     entryBought,
     entryIdOf,
     letterOf,
+    plannedWants,
     TO_BUY,
     undoCut,
     type CutJob,
@@ -14,7 +15,6 @@
     type MaterialPlan,
     type PlannedCloth
   } from '$lib/core/cutplan';
-  import { plan } from '$lib/core/plan';
   import { defaultSetup } from '$lib/core/shop';
   import type { ClothEntry } from '$lib/core/stash';
   import { formatSize } from '$lib/core/units';
@@ -56,15 +56,7 @@
   });
   onDestroy(() => planning.stop());
 
-  const wants = $derived(
-    mat
-      ? mat.wants.map(({ item, setup, copies }) => ({
-          item,
-          copies,
-          plan: plan(item, setup ?? defaultSetup(item, mat.shop), mat.shop)
-        }))
-      : []
-  );
+  const wants = $derived(mat ? plannedWants(mat) : []);
   const planned = $derived(wants[0]?.plan);
   const entries = $derived((mat?.stash ?? []).filter((entry): entry is ClothEntry => entry.what === 'cloth'));
   const nameOf = (key: string): string =>

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { reuseSpot, rollWays, type Demand } from '$lib/core/cutplan';
+  import { isStabiliserKind } from '$lib/core/item';
   import type { Plan } from '$lib/core/plan';
   import { defaultOffers, type Shop } from '$lib/core/shop';
-  import { STABILISERS, type ClothEntry } from '$lib/core/stash';
+  import type { ClothEntry } from '$lib/core/stash';
   import { formatLength, formatSize } from '$lib/core/units';
 
   /** Which way round to cut what the ring holds, off which roll, and what the offcuts are good for. */
@@ -16,7 +17,7 @@
 
   const length = (mm: number): string => formatLength(mm, shop.unit);
   const hooped = $derived(
-    demands.filter(({ hooped: held, material }) => held && STABILISERS.includes(material.kind))
+    demands.filter(({ hooped: held, material }) => held && isStabiliserKind(material.kind))
   );
   const trades = $derived(
     hooped.map((demand) => {
