@@ -3,7 +3,7 @@ import { newCutJob } from '$lib/core/cutplan';
 import { MARGIN_MM, sizeOf } from '$lib/core/cutting';
 import { roundTo } from '$lib/core/units';
 import { plan } from '$lib/core/plan';
-import { ClothEntry, serves, usableOf, worthKeeping, type StashEntry } from '$lib/core/stash';
+import { ClothEntry, serves, usableOf, withoutCorner, worthKeeping, type StashEntry } from '$lib/core/stash';
 import { applyCut, getCutJob, importStash, listStash, saveEntry, stashDocument } from '$lib/data/stash';
 import { db } from '$lib/data/db';
 import { expect } from 'chai';
@@ -117,6 +117,11 @@ describe('the stash', () => {
         [0, 200]
       ] as [number, number][]
     };
+    expect(withoutCorner(200, 200, 100, 100)).to.deep.equal(outline);
+    expect(withoutCorner(50, 40, 90, 90).points.slice(2, 4)).to.deep.equal([
+      [50, 0],
+      [0, 40]
+    ]);
     // A corner on the slanted side at (x, 300 - x) spans x (300 - x), most at 150 x 150; the slant cuts a square of 5 off.
     const slanted = usableOf({ width: 200, height: 200, outline, stitched: [] });
     expect(slanted.width * slanted.height).to.be.within(145 * 150, 150 * 150);

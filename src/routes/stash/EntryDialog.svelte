@@ -1,6 +1,13 @@
 <script lang="ts">
-  import { isUnseen, PRESETS, StashEntry, type ClothEntry, type CountedEntry } from '$lib/core/stash';
-  import { formatLength, parseLength, type LengthUnit } from '$lib/core/units';
+  import {
+    isUnseen,
+    PRESETS,
+    StashEntry,
+    type ClothEntry,
+    type CountedEntry,
+    withoutCorner
+  } from '$lib/core/stash';
+  import { parseLength, type LengthUnit } from '$lib/core/units';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -22,7 +29,7 @@
   let draft = $state<StashEntry>(structuredClone($state.snapshot(entry) as StashEntry));
   let problem = $state('');
   // svelte-ignore state_referenced_locally
-  let outline = $state(entry.what === 'cloth' && entry.outline ? 'cut-off' : 'whole');
+  let outline = $state(entry.what === 'cloth' && entry.outline ? 'own' : 'whole');
   let corner = $state('60 × 60');
 
   const FORMS: Record<ClothEntry['form'], string> = {
@@ -57,7 +64,7 @@
     const next = $state.snapshot(draft) as StashEntry;
     if (next.what === 'cloth') {
       if (next.form !== 'sheets') next.count = 1;
-      const shape = next.form === 'scrap' && outline === 'cut-off' ? withoutCorner(next) : undefined;
+      const shape = next.form === 'scrap' && outline === 'cut-off' ? typedShape(next) : undefined;
       if (shape) next.outline = shape;
       else if (outline === 'whole' || next.form !== 'scrap') delete next.outline;
     }
@@ -71,21 +78,10 @@
     problem = `${FIELDS[field] ?? field}: ${issue?.message ?? 'cannot be kept'}.`;
   }
 
-  /** The shape of an offcut one corner of which is gone. */
-  function withoutCorner({ width, height }: ClothEntry): ClothEntry['outline'] {
+  /** The shape typed for an offcut; undefined where the corner is no pair of lengths. */
+  function typedShape({ width, height }: ClothEntry): ClothEntry['outline'] {
     const [across, down] = corner.split(/[×x]/).map((part) => parseLength(part, unit));
-    if (!across?.ok || !down?.ok) return undefined;
-    const [w, h] = [Math.min(across.mm, width), Math.min(down.mm, height)];
-    return {
-      closed: true,
-      points: [
-        [0, 0],
-        [width, 0],
-        [width, height - h],
-        [width - w, height],
-        [0, height]
-      ]
-    };
+    return across?.ok && down?.ok ? withoutCorner(width, height, across.mm, down.mm) : undefined;
   }
 </script>
 
@@ -176,7 +172,9 @@
         {#if draft.form === 'scrap'}
           <label class="flex flex-col gap-1"
             ><span class="label">Its shape</span><select class="field" bind:value={outline}
-              ><option value="whole">A rectangle</option><option value="cut-off">One corner is gone</option
+              >{#if known && entry.what === 'cloth' && entry.outline}<option value="own">As it is</option
+                >{/if}<option value="whole">A rectangle</option><option value="cut-off"
+                >One corner is gone</option
               ></select
             ></label
           >
@@ -259,7 +257,7 @@
         >
         {#if draft.what === 'zip'}
           <LengthField
-            label="Length, {formatLength(1, unit).replace(/[\d ./⁄]+/, '')}"
+            label="Length"
             {unit}
             value={draft.length ?? 0}
             onchange={(mm) => 'length' in draft && (draft.length = mm)}

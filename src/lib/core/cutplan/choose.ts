@@ -29,8 +29,7 @@ export function chosen(
 
 /** What was bought, as a line of the stash. */
 export function entryBought({ offer, material, count, mm }: Purchase, id: string): ClothEntry {
-  const perMetre =
-    offer.by === 'length' ? 1000 / offer.height : offer.by === 'roll' ? 1000 / offer.height : 1;
+  const perMetre = offer.by === 'sheet' ? 1 : 1000 / offer.height;
   return ClothEntry.parse({
     what: 'cloth',
     id,

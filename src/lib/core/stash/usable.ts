@@ -86,3 +86,25 @@ function insideCells(outline: Path, [left, top]: Point, columns: number, rows: n
     }
   return cells;
 }
+
+/**
+ * The outline of a scrap whose lower right corner is gone, mm; no more is taken off than there is.
+ *
+ * @param across what is gone of its width, mm
+ * @param down what is gone of its height, mm
+ *
+ * @example
+ * withoutCorner(260, 240, 90, 90).points[2] // [260, 150]
+ */
+export function withoutCorner(width: number, height: number, across: number, down: number): Path {
+  return {
+    closed: true,
+    points: [
+      [0, 0],
+      [width, 0],
+      [width, height - Math.min(down, height)],
+      [width - Math.min(across, width), height],
+      [0, height]
+    ]
+  };
+}

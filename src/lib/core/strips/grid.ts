@@ -32,7 +32,7 @@ export function sizeInCells({ width, height, turn }: Wanted, cell: number): Size
   };
 }
 
-/** Room of a cloth in whole cells; one without an end is as long as everything wanted, laid end to end. */
+/** Whole cells that go into a length. */
 export function cellsOf(mm: number, cell: number): number {
   return Math.floor(micrometres(mm) / cell);
 }
