@@ -58,5 +58,6 @@ export const corePackages = [
   'clipper2-ts',
   'saxes',
   'svgpath',
-  'maxrects-packer'
+  'maxrects-packer',
+  'tinyqueue'
 ];

@@ -1,21 +1,19 @@
 import { addHandStep } from '$lib/core/item';
 import type { Check, Finding } from './finding';
 
-/** Thread on a full bobbin wound by the maker, m. */
-const FULL_METRES = 40;
-
 /** Protected stops in which the bobbin would run out. */
 export const bobbin: Check = ({ item, plan }) => {
   let used = 0;
+  const full = plan.bobbin.metres;
   return plan.steps.flatMap(({ op, stop, itemStepId }, at): Finding[] => {
     if (op?.do === 'bobbin') used = 0;
     if (!stop || itemStepId === null) return [];
     const needs = stop.bobbinMetres;
-    const short = stop.protected && used + needs > FULL_METRES;
+    const short = stop.protected && used + needs > full;
     const began = used;
-    used = (used + needs) % FULL_METRES;
+    used = (used + needs) % full;
     if (!short) return [];
-    if (needs > FULL_METRES)
+    if (needs > full)
       return [
         {
           checkId: 'bobbin',

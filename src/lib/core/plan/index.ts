@@ -1,3 +1,4 @@
 export * from './paperNotes';
 export * from './plan';
 export * from './schema';
+export * from './spools';

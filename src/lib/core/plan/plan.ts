@@ -1,12 +1,13 @@
 import { cutList } from '$lib/core/cutting';
 import { findStop, forVariant, variantOf, type Item, type Step, type Stop } from '$lib/core/item';
-import { defaultSetup, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/shop';
+import { bobbinKindOf, defaultSetup, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/shop';
 import { withGeometry, type StopGeometry } from '$lib/core/stitch';
 import { cutSizes, sidesOf, simulate, visibleThreads, type StackStep } from '$lib/core/stack';
-import { upperThread } from '$lib/core/thread';
+import { bobbinThread, upperThread } from '$lib/core/thread';
 import { sumEstimates } from '$lib/core/time';
 import { asStop } from './runStop';
 import { PLAN_VERSION, type Plan, type PlanWarning } from './schema';
+import { withSpools } from './spools';
 import { knownOf, planSteps } from './steps';
 
 /** The variant, machine and hoop that a setup names, or the shop’s own choice where it names what is gone. */
@@ -48,7 +49,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const { machine, hoop } = resolved;
   const variant = variantOf(whole, resolved.setup.variantId);
   if (!variant) throw new RangeError('An item needs a variant.');
-  const { item, geometry } = withGeometry(forVariant(whole, variant.id));
+  const { item, geometry } = withGeometry(withSpools(forVariant(whole, variant.id), resolved.setup));
   const cuts = cutList(item, hoop, shop, resolved.setup.copies);
   const trace = simulate(item, cutSizes(cuts));
   const steps = planSteps(item, shop, machine, hoop, { seen: seenThreads(trace), geometry });
@@ -86,6 +87,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
     upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
     bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
+    bobbin: bobbinKindOf(shop, resolved.setup),
     threads: threadUse(item, geometry),
     cuts,
     warnings
@@ -126,8 +128,10 @@ function threadUse(item: Item, geometry: ReadonlyMap<string, StopGeometry>): Pla
     const stop = stopOf(step, item);
     const thread = stop && item.threads.find(({ id }) => id === stop.threadId);
     if (!stop || !thread) continue;
-    const use = uses.get(thread.id) ?? { thread, upperMetres: 0, stops: 0 };
-    use.upperMetres += upperThread(stop, knownOf(item, stop, geometry)).metres;
+    const use = uses.get(thread.id) ?? { thread, upperMetres: 0, bobbinMetres: 0, stops: 0 };
+    const known = knownOf(item, stop, geometry);
+    use.upperMetres += upperThread(stop, known).metres;
+    use.bobbinMetres += bobbinThread(stop, known);
     use.stops += 1;
     uses.set(thread.id, use);
   }

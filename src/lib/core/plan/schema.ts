@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CutPiece } from '$lib/core/cutting';
 import { CountSource, Operation, Role, Thread } from '$lib/core/item';
+import { BobbinKind } from '$lib/core/shop';
 import { HoopState, Mark } from '$lib/core/sheet';
 import { Estimate } from '$lib/core/time';
 
@@ -17,6 +18,11 @@ export const PlanStop = z.object({
   visible: z.enum(['front', 'back', 'both', 'hidden', 'unknown']),
   protected: z.boolean(),
   halts: z.boolean(),
+  jump: z
+    .object({ way: z.enum(['forward', 'back']), to: z.number().int(), waiting: z.array(z.number().int()) })
+    .nullable()
+    .default(null)
+    .describe('where to send the machine before it, and which stops wait still'),
   stitches: z.number().int(),
   countSource: CountSource,
   upperMetres: z.number(),
@@ -69,6 +75,7 @@ export type PlanWarning = z.infer<typeof PlanWarning>;
 export const ThreadUse = z.object({
   thread: Thread,
   upperMetres: z.number(),
+  bobbinMetres: z.number().default(0).describe('that its stops take from the bobbin, m'),
   stops: z.number().int()
 });
 
@@ -94,6 +101,7 @@ export const Plan = z.object({
   stitches: z.number().int(),
   upperMetres: z.number(),
   bobbinMetres: z.number(),
+  bobbin: BobbinKind.default({ id: 'wound-40', name: 'Self-wound, 40 wt', metres: 40 }),
   threads: z.array(ThreadUse),
   cuts: z.array(CutPiece),
   warnings: z.array(PlanWarning)

@@ -7,7 +7,7 @@ import {
   type OperationOf,
   type Stop
 } from '$lib/core/item';
-import type { Hoop, Machine, Shop } from '$lib/core/shop';
+import type { HandTimeKey, Hoop, Machine, Shop } from '$lib/core/shop';
 import {
   cautionOf,
   HOOP_AT_START,
@@ -19,10 +19,19 @@ import {
 } from '$lib/core/sheet';
 import { leavingAt } from '$lib/core/stack';
 import type { StopGeometry } from '$lib/core/stitch';
-import { bobbinThread, threadChanges, upperThread, type ThreadChange } from '$lib/core/thread';
+import {
+  bobbinThread,
+  jumpsOf,
+  jumpWords,
+  threadChanges,
+  upperThread,
+  type Jump,
+  type ThreadChange
+} from '$lib/core/thread';
 import { fromDefaults, handTime, needleSeconds } from '$lib/core/time';
 import { asStop } from './runStop';
 import type { PlanStep } from './schema';
+import { threadsOn } from './spools';
 
 /** What the simulated hoop and the geometry tell of stops. */
 interface Known {
@@ -45,6 +54,7 @@ export function planSteps(
 ): PlanStep[] {
   const steps: PlanStep[] = [];
   const changes = changesByStep(item, machine);
+  const jumps = jumpsByStep(item);
   let state: HoopState = HOOP_AT_START;
 
   const addHand = (id: string, itemStepId: string | null, op: Operation, note: string): void => {
@@ -118,6 +128,8 @@ export function planSteps(
     const own = geometry.get(stop.id);
     const known = knownOf(item, stop, geometry);
     const upper = upperThread(stop, known);
+    const jump = jumps.get(id) ?? null;
+    const sent = jump ? handPart('goToStop', shop) : null;
     return {
       id,
       number,
@@ -125,7 +137,7 @@ export function planSteps(
       kind: 'stop',
       mark: null,
       title: stop.name,
-      detail: stopDetail(stop, pass),
+      detail: stopDetail(stop, pass, jump),
       note,
       op: null,
       stop: {
@@ -138,6 +150,7 @@ export function planSteps(
         visible: seen.get(id) ?? stop.visible,
         protected: stop.protected,
         halts: stop.halts,
+        jump,
         stitches: stitchesOf(stop),
         countSource: stop.countSource,
         upperMetres: upper.metres,
@@ -155,13 +168,13 @@ export function planSteps(
       thread: findThread(item, stop.threadId) ?? null,
       needle: machine.needles > 1 ? (change?.needle ?? null) : null,
       hoop: state,
-      hands: fromDefaults('hands', 0),
+      hands: fromDefaults('hands', sent?.seconds ?? 0),
       running: fromDefaults(
         'needle',
         needleSeconds(stop, machine, hoop, change?.kind === 'switch', own?.measure.jumps ?? 0)
       ),
       waiting: fromDefaults('waiting', 0),
-      parts: [],
+      parts: sent ? [sent] : [],
       caution: STOP_CAUTION
     };
   }
@@ -183,9 +196,30 @@ function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> 
   });
   const changes = threadChanges(
     stops.map(({ threadId }) => threadId),
-    machine.needles
+    machine.needles,
+    threadsOn(machine, item)
   );
   return new Map(stops.flatMap(({ stepId }, at) => (changes[at] ? [[stepId, changes[at]] as const] : [])));
+}
+
+/** Where the machine must be sent before a stop’s step, in each file by itself. */
+function jumpsByStep(item: Item): Map<string, Jump> {
+  const jumps = new Map<string, Jump>();
+  for (const { stops } of item.files) {
+    const run = item.steps.flatMap((step) => {
+      const stop = step.kind === 'stop' ? stops.find(({ id }) => id === step.stopId) : undefined;
+      return stop && stop.number !== null ? [{ stepId: step.id, number: stop.number }] : [];
+    });
+    jumpsOf(run.map(({ number }) => number)).forEach((jump, at) => {
+      const stepId = run[at]?.stepId;
+      if (jump && stepId !== undefined) jumps.set(stepId, jump);
+    });
+  }
+  return jumps;
+}
+
+function handPart(key: HandTimeKey, { hands }: Shop): PlanStep['parts'][number] {
+  return { key, times: 1, seconds: hands[key] };
 }
 
 /** What is known of a stop’s thread: what its chart’s lengths mean, and whether its stitches were measured. */
@@ -207,12 +241,13 @@ const COUNT_WORDS: Record<Stop['countSource'], string> = {
   none: ''
 };
 
-function stopDetail(stop: Stop, pass: number): string {
+function stopDetail(stop: Stop, pass: number, jump: Jump | null): string {
   if (stop.number === null) return 'Your chart has no row for this. Check which stop of your file does it.';
   const stitches = stitchesOf(stop);
   const count =
     stop.countSource === 'none'
       ? 'Stitch count unknown.'
       : `${stitches.toLocaleString('en')} stitches${COUNT_WORDS[stop.countSource]}.`;
-  return pass > 1 ? `Send the machine back to stop ${stop.number} and run it again. ${count}` : count;
+  if (pass > 1) return `Send the machine back to stop ${stop.number} and run it again. ${count}`;
+  return jump ? `${jumpWords(jump)} ${count}` : count;
 }

@@ -1,5 +1,6 @@
 import { DEFAULT_OFFCUT_RULE } from './buying';
 import { DEFAULT_HAND_TIMES } from './handTimes';
+import { BOBBIN_KINDS } from './supplies';
 import type { Hoop, Machine, Setup, Shop } from './schema';
 import { SETUP_VERSION, SHOP_VERSION } from './schema';
 
@@ -53,7 +54,9 @@ export function defaultShop(id: string): Shop {
     margins: {},
     offcuts: DEFAULT_OFFCUT_RULE,
     offers: null,
-    schools: {}
+    schools: {},
+    bobbins: [...BOBBIN_KINDS],
+    needleHours: 8
   };
 }
 

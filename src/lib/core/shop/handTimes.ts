@@ -37,6 +37,7 @@ const TABLE = {
   speed: ['Change the speed', 5],
   trace: ['Trace the design', 30],
   checkUnder: ['Look under the hoop', 10],
+  goToStop: ['Send the machine to another stop', 15],
   resumeAt: ['Look and resume at a stitch number', 120],
   toppingOn: ['Lay topping', 30],
   toppingOff: ['Remove topping', 60],

@@ -2,3 +2,4 @@ export * from './buying';
 export * from './defaults';
 export * from './handTimes';
 export * from './schema';
+export * from './supplies';

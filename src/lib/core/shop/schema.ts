@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { PIECE_USES } from '$lib/core/item';
 import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
 import { HandTimes } from './handTimes';
+import { BOBBIN_KINDS, BobbinKind, BobbinOn, Spool } from './supplies';
 
 export const SHOP_VERSION = 1;
 export const SETUP_VERSION = 1;
@@ -20,7 +21,16 @@ export const Machine = z.object({
   paceSpm: Spm.nullable().describe(
     'what it really averages; null until known: 420 on one needle, 800 on several'
   ),
-  trimmer: z.boolean()
+  trimmer: z.boolean(),
+  threaded: z
+    .array(z.object({ name: z.string().max(80), colour: z.string().max(7) }).nullable())
+    .max(20)
+    .optional()
+    .describe('what is on the needles, from the first'),
+  needleFitted: z
+    .record(z.string(), z.iso.datetime())
+    .optional()
+    .describe('when each needle was put in, by its number')
 });
 export type Machine = z.infer<typeof Machine>;
 
@@ -55,7 +65,13 @@ export const Shop = z.object({
     .describe('margins on each side that differ from the usual ones, mm'),
   offcuts: OffcutRule.default(DEFAULT_OFFCUT_RULE),
   offers: z.array(Offer).nullable().default(null).describe('what can be bought; the usual where null'),
-  schools: z.record(z.string(), z.string()).default({}).describe('how the maker answers where makers differ')
+  schools: z.record(z.string(), z.string()).default({}).describe('how the maker answers where makers differ'),
+  bobbins: z
+    .array(BobbinKind)
+    .min(1)
+    .max(20)
+    .default(() => [...BOBBIN_KINDS]),
+  needleHours: z.number().min(1).max(200).default(8).describe('hours a needle stitches before it is changed')
 });
 export type Shop = z.infer<typeof Shop>;
 
@@ -68,8 +84,10 @@ export const Setup = z.object({
   machineId: Id,
   hoopId: Id,
   copies: z.number().int().min(1).max(500).default(1),
-  threads: z.record(z.string(), z.string()).default({}).describe('spool used for a thread of the item'),
-  bobbin: z.string().max(80).default('white'),
+  threads: z.record(z.string(), Spool).default({}).describe('spool used for a thread of the item'),
+  bobbin: z.string().max(80).default('white').describe('what bobbins are usually wound with'),
+  bobbinKind: Id.optional(),
+  bobbinOn: BobbinOn.optional().describe('in the machine before the start; none where missing'),
   schools: z.record(z.string(), z.string()).default({})
 });
 export type Setup = z.infer<typeof Setup>;

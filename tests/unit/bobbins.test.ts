@@ -1,0 +1,116 @@
+import { bobbinUse, followBobbins, planBobbins, type BobbinStop } from '$lib/core/thread';
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { bruteBobbins, randomBobbinStops } from './support/bruteForce';
+
+const need = (metres: number, more: Partial<BobbinStop> = {}): BobbinStop => ({
+  id: `${metres}`,
+  metres,
+  colour: null,
+  protected: false,
+  ...more
+});
+
+describe('the bobbin plan', () => {
+  it('puts a full bobbin in before a topper’s edge that takes 14 m with 12 m left', () => {
+    const stops = [need(3), need(14, { protected: true })];
+    const plan = planBobbins(stops, {
+      capacity: 40,
+      usual: 'white',
+      start: { colour: 'white', metres: 15 }
+    });
+    expect(plan.changes).to.deep.equal([
+      { at: 1, colour: 'white', metres: 40, full: true, into: 0, leaves: 12 }
+    ]);
+    expect(plan.leftBehind).to.be.closeTo(12, 1e-9);
+    expect(plan.wind).to.deep.equal([{ colour: 'white', count: 1 }]);
+  });
+  it('lets a bobbin run out where it may', () => {
+    // 30 and 20 on bobbins of 40: the first runs out 10 m into the second stop, and nothing is left behind.
+    const plan = planBobbins([need(30), need(20)], { capacity: 40, usual: 'white' });
+    expect(plan.changes.map(({ at, into, leaves }) => [at, into, leaves])).to.deep.equal([
+      [0, 0, null],
+      [1, 10, 0]
+    ]);
+    expect(plan.leftBehind).to.equal(0);
+  });
+  it('puts a bobbin that came off on again when it does', () => {
+    // Cream, rust, cream: three put on, but only two are wound.
+    const stops = ['cream', 'rust', 'cream'].map((colour) => need(15, { colour, protected: true }));
+    const plan = planBobbins(stops, { capacity: 40, usual: 'white' });
+    expect(plan.changes.map(({ colour, full, metres }) => [colour, full, metres])).to.deep.equal([
+      ['cream', true, 40],
+      ['rust', true, 40],
+      ['cream', false, 25]
+    ]);
+    expect(plan.leftBehind).to.be.closeTo(25, 1e-9);
+  });
+  it('winds the colour of the border from the start, so that nothing has to be changed', () => {
+    const plan = planBobbins([need(2), need(5), need(14, { colour: 'rust', protected: true })], {
+      capacity: 40,
+      usual: 'white'
+    });
+    expect(plan.wind).to.deep.equal([{ colour: 'rust', count: 1 }]);
+  });
+  it('halts inside a protected stop only when it needs more than a full bobbin', () => {
+    const plan = planBobbins([need(90, { protected: true })], { capacity: 40, usual: 'white' });
+    expect(plan.changes.map(({ into }) => into)).to.deep.equal([0, 40, 80]);
+  });
+  it('is as good as the best of all plans', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 6 }), fc.integer({ min: 0, max: 100_000 }), (count, seed) => {
+        const { stops, options } = randomBobbinStops(count, seed);
+        const plan = planBobbins(stops, options);
+        const best = bruteBobbins(stops, options);
+        expect(plan.changes.length).to.equal(best.puts);
+        expect(plan.leftBehind).to.be.closeTo(best.leftBehind, 1e-6);
+        expect(plan.proven).to.equal(true);
+      }),
+      { numRuns: 150 }
+    );
+  });
+  it('never lets one run out inside a protected stop, and always finds an end', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 32 }), fc.integer({ min: 0, max: 100_000 }), (count, seed) => {
+        const { stops, options } = randomBobbinStops(count, seed);
+        const { changes } = planBobbins(stops, options);
+        for (const { at, into } of changes.filter((change) => change.into > 0)) {
+          expect(stops[at]?.protected && stops[at].metres <= options.capacity).to.equal(false);
+          expect(into).to.be.at.most(stops[at]?.metres ?? 0);
+        }
+      }),
+      { numRuns: 20 }
+    );
+  });
+});
+
+describe('where a bobbin runs out', () => {
+  it('is said with a margin, and the bobbin changed at the end of the stop if it lasts', () => {
+    // Planned for a quarter more: 24 m of a stop of 20 m are reckoned with, of which a 20 m bobbin gives 20.
+    const stops = [need(16), need(8)];
+    const margin = 0.25;
+    const worst = stops.map((stop) => ({ ...stop, metres: stop.metres * (1 + margin) }));
+    const { changes } = planBobbins(worst, { capacity: 22, usual: 'white' });
+    expect(changes.map(({ at, into }) => [at, into])).to.deep.equal([
+      [0, 0],
+      [1, 2]
+    ]);
+    const { levels, runOuts } = followBobbins(stops, changes, margin);
+    // Expected: 6 m are left for the 8 m; at the most a quarter more is taken, so 2 of 10 m.
+    expect(runOuts[1]?.share).to.be.closeTo(0.75, 1e-9);
+    expect(runOuts[1]?.earliest).to.be.closeTo(0.2, 1e-9);
+    expect(runOuts[1]).to.include({ at: 1, latest: 1, mayLast: true });
+    expect(levels.map(({ before, after }) => [before, after])).to.deep.equal([
+      [22, 6],
+      [6, 20]
+    ]);
+  });
+  it('shrinks its margin as run-outs are logged, and follows them', () => {
+    expect(bobbinUse([]).margin).to.be.closeTo(0.247, 0.001);
+    const five = bobbinUse([1.1, 1.12, 1.08, 1.1, 1.1]);
+    expect(five.margin).to.be.lessThan(0.13);
+    expect(five.factor).to.be.within(1.08, 1.1);
+    // One alone moves it part of the way only.
+    expect(bobbinUse([1.3]).factor).to.be.within(1.1, 1.25);
+  });
+});
