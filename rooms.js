@@ -35,6 +35,7 @@ export const coreRooms = {
     'stack'
   ],
   checks: ['units', 'geometry', 'item', 'shop', 'stack', 'plan'],
+  threadplan: ['units', 'geometry', 'item', 'shop', 'stash', 'stitch', 'thread', 'stack', 'plan', 'checks'],
   cutplan: ['units', 'geometry', 'item', 'shop', 'stash', 'strips', 'cutting', 'plan'],
   templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
   run: ['units', 'item', 'shop', 'cutting', 'plan'],

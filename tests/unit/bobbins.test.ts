@@ -85,25 +85,50 @@ describe('the bobbin plan', () => {
 });
 
 describe('where a bobbin runs out', () => {
-  it('is said with a margin, and the bobbin changed at the end of the stop if it lasts', () => {
-    // Planned for a quarter more: 24 m of a stop of 20 m are reckoned with, of which a 20 m bobbin gives 20.
-    const stops = [need(16), need(8)];
-    const margin = 0.25;
-    const worst = stops.map((stop) => ({ ...stop, metres: stop.metres * (1 + margin) }));
-    const { changes } = planBobbins(worst, { capacity: 22, usual: 'white' });
-    expect(changes.map(({ at, into }) => [at, into])).to.deep.equal([
-      [0, 0],
-      [1, 2]
+  const margin = 0.25;
+  const worst = (stops: BobbinStop[]): BobbinStop[] =>
+    stops.map((stop) => ({ ...stop, metres: stop.metres * (1 + margin) }));
+
+  it('is said as expected, with the earliest place, and when to change it at the latest', () => {
+    // Planned for a quarter more: 20, 10 and 7.5 m on bobbins of 22 run out 2 m into the second stop, a fifth of it.
+    const stops = [need(16), need(8), need(6, { protected: true })];
+    const most = worst(stops);
+    const { changes } = planBobbins(most, { capacity: 22, usual: 'white' });
+    expect(changes.map(({ at, into, leaves }) => [at, into, leaves])).to.deep.equal([
+      [0, 0, null],
+      [1, 2, 0]
     ]);
-    const { levels, runOuts } = followBobbins(stops, changes, margin);
-    // Expected: 6 m are left for the 8 m; at the most a quarter more is taken, so 2 of 10 m.
-    expect(runOuts[1]?.share).to.be.closeTo(0.75, 1e-9);
-    expect(runOuts[1]?.earliest).to.be.closeTo(0.2, 1e-9);
-    expect(runOuts[1]).to.include({ at: 1, latest: 1, mayLast: true });
+    const { levels, runOuts } = followBobbins(stops, most, changes);
+    // Expected: 6 m are left for the 8 m, so it runs out after three quarters of the second stop.
+    expect(runOuts[1]).to.deep.equal({
+      earliest: { at: 1, share: 0.2 },
+      expected: { at: 1, share: 0.75 },
+      before: 2
+    });
     expect(levels.map(({ before, after }) => [before, after])).to.deep.equal([
       [22, 6],
-      [6, 20]
+      [6, 20],
+      [20, 14]
     ]);
+  });
+  it('is nowhere where the bobbin lasts to the protected stop, before which it is changed all the same', () => {
+    // At most 20 + 5 m, so a bobbin of 22 may run out in the second stop; 16 + 4 are expected, which it gives.
+    const stops = [need(16), need(4), need(12, { protected: true })];
+    const most = worst(stops);
+    const { changes } = planBobbins(most, { capacity: 22, usual: 'white' });
+    expect(changes).to.have.length(2);
+    const { levels, runOuts } = followBobbins(stops, most, changes);
+    expect(runOuts[1]).to.deep.equal({ earliest: { at: 1, share: 0.4 }, expected: null, before: 2 });
+    expect(levels[2]).to.deep.equal({ colour: 'white', before: 22, after: 10 });
+  });
+  it('is where it was planned for a halt inside a long protected stop', () => {
+    const stops = [need(60, { protected: true })];
+    const most = worst(stops);
+    const { changes } = planBobbins(most, { capacity: 40, usual: 'white' });
+    const { levels, runOuts } = followBobbins(stops, most, changes);
+    expect(runOuts[1]?.expected?.share).to.be.closeTo(40 / 75, 1e-9);
+    // 28 of the 60 m are stitched with the second.
+    expect(levels[0]?.after).to.be.closeTo(12, 1e-9);
   });
   it('shrinks its margin as run-outs are logged, and follows them', () => {
     expect(bobbinUse([]).margin).to.be.closeTo(0.247, 0.001);

@@ -75,9 +75,23 @@ export function editStep(item: Item, stepId: string, change: { op?: Operation; n
   };
 }
 
+/** Says that a step comes after another, or takes that back. */
+export function setNeed(item: Item, stepId: string, needId: string, wanted: boolean): Item {
+  indexOfStep(item, stepId);
+  indexOfStep(item, needId);
+  return {
+    ...item,
+    steps: item.steps.map((step): Step => {
+      if (step.id !== stepId) return step;
+      const others = step.needs.filter((id) => id !== needId);
+      return { ...step, needs: wanted ? [...others, needId] : others };
+    })
+  };
+}
+
 /** What a maker may change of a stop by hand. */
 export type StopChange = Partial<
-  Pick<Stop, 'name' | 'role' | 'threadId' | 'number' | 'protected' | 'halts'>
+  Pick<Stop, 'name' | 'role' | 'threadId' | 'number' | 'protected' | 'halts' | 'apart'>
 > & {
   stitches?: number;
 };

@@ -91,7 +91,16 @@ export const Stop = z.object({
   stitched: Stitched.optional().describe('its stitches, where they are known one by one'),
   halts: z.boolean().default(true).describe('hands are needed after this stop'),
   protected: z.boolean().default(false).describe('a bobbin must not run out inside this stop'),
-  through: z.boolean().default(false).describe('goes through every layer on purpose, as quilting through all')
+  through: z
+    .boolean()
+    .default(false)
+    .describe('goes through every layer on purpose, as quilting through all'),
+  apart: z
+    .boolean()
+    .optional()
+    .describe(
+      'the maker says: its stitches lie clear of those of other stops, so it may come before or after'
+    )
 });
 export type Stop = z.infer<typeof Stop>;
 

@@ -1,4 +1,5 @@
 export { cutSizes, type CutSizes } from './layer';
+export { matchingBobbins } from './backs';
 export * from './outside';
 export * from './simulate';
 export {

@@ -58,6 +58,22 @@ export function visibleThreads(state: StackState): Visibility[] {
   });
 }
 
+/**
+ * Layers that lie over the upper thread of a step in the end, wherever along its path.
+ *
+ * @param state the hoop after the last step
+ */
+export function coversOver(state: StackState, stepId: string): Layer[] {
+  const seam = state.seams.find((each) => each.stepId === stepId);
+  const lies =
+    seam && leftOn(seam, seam.upper, 'up', (id) => state.layers.some(({ pieceId }) => pieceId === id));
+  const at = state.layers.findIndex(({ pieceId }) => pieceId === lies?.pieceId);
+  const layer = state.layers[at];
+  if (!lies || !layer) return [];
+  const up = (lies.side === 'right') === (layer.face === 'up');
+  return up ? state.layers.slice(at + 1) : state.layers.slice(0, at);
+}
+
 /** The layer a thread lies on in the end: the outermost it went through that has not been torn or rinsed away. */
 function leftOn(
   { layers, faces }: Seam,

@@ -34,16 +34,20 @@ export function bobbinUse(measured: readonly number[]): BobbinUse {
   return { factor: Math.exp(mean), margin: Math.exp(SIGMAS * sigma) - 1, samples: logs.length };
 }
 
-/** Where a bobbin is expected to run out. */
-export interface RunOut {
-  /** Index of the stop, and the share of it that is stitched by then. */
+/** A place on the way through the stops: so much of one of them is stitched. */
+export interface BobbinPlace {
   at: number;
   share: number;
-  /** The same places as shares of the stop: at the earliest, and at the latest; 1 where it may last to its end. */
-  earliest: number;
-  latest: number;
-  /** The bobbin may last to the end of the stop; it is changed then all the same. */
-  mayLast: boolean;
+}
+
+/** When a bobbin that was planned to run out comes off. */
+export interface RunOut {
+  /** Where it runs out if every stop takes the most. */
+  earliest: BobbinPlace;
+  /** Where it is expected to run out; null where it lasts until it is changed by hand. */
+  expected: BobbinPlace | null;
+  /** Index of the stop before which it is changed at the latest; null where it may run out wherever it does. */
+  before: number | null;
 }
 
 /** What is on the bobbin in the machine at the ends of a stop, m. */
@@ -54,43 +58,79 @@ export interface BobbinLevel {
 }
 
 /**
- * Follows a bobbin plan with the thread that is expected. The plan itself was made for the most a stop may take, so a
- * bobbin that lasts longer comes off at the end of the stop it was planned to run out in.
+ * Follows a bobbin plan with the thread that is expected. The plan was made for the most a stop may take, so a bobbin
+ * mostly lasts longer: it stays on until it is empty, but comes off at the latest before the next protected stop, which
+ * was planned with the one after it.
  *
  * @param stops what each is expected to take
- * @param margin share by which it may be more, or less
+ * @param most what each may take, as the plan was made
  */
 export function followBobbins(
   stops: readonly BobbinStop[],
+  most: readonly BobbinStop[],
   changes: readonly BobbinChange[],
-  margin: number,
   start: { colour: string; metres: number } | null = null
 ): { levels: BobbinLevel[]; runOuts: (RunOut | null)[] } {
+  const runOuts = changes.map(({ at, into }): RunOut | null =>
+    into > 0
+      ? { earliest: { at, share: into / (most[at]?.metres ?? into) }, expected: null, before: null }
+      : null
+  );
   const levels: BobbinLevel[] = [];
-  const runOuts: (RunOut | null)[] = changes.map(() => null);
-  let colour = start?.colour ?? '';
-  const left = { expected: start?.metres ?? 0, most: start?.metres ?? 0 };
-  stops.forEach(({ metres }, at) => {
-    const here = changes.flatMap((change, index) => (change.at === at ? [{ change, index }] : []));
-    let done = 0;
-    for (const { change, index } of here) {
-      if (change.into > 0) {
-        // Planned for (1 + margin) of what is expected, so the share of the stop follows from there.
-        const share = Math.min(1, (done + left.expected) / metres);
-        const latest = Math.min(1, (done + left.most / (1 - margin)) / metres);
-        const earliest = change.into / (metres * (1 + margin));
-        runOuts[index] = { at, share, earliest, latest, mayLast: latest >= 1 };
-        done = share * metres;
-      }
-      colour = change.colour;
-      left.expected = change.metres;
-      left.most = change.metres;
+  /** The bobbin the plan has come to, and the one that is really on. */
+  let [planned, on] = [-1, -1];
+  let left = start?.metres ?? 0;
+  const putOn = (index: number): void => {
+    on = index;
+    left = changes[index]?.metres ?? left;
+  };
+  stops.forEach((stop, at) => {
+    while (changes[planned + 1]?.at === at && changes[planned + 1]?.into === 0) putOn(++planned);
+    const isHalted = stop.protected;
+    if (isHalted && on < planned) {
+      for (let index = on + 1; index <= planned; index++) setBefore(runOuts[index], at);
+      putOn(planned);
     }
-    const first = here.find(({ change }) => change.into === 0)?.change;
-    const before = first?.metres ?? levels.at(-1)?.after ?? start?.metres ?? 0;
-    left.expected = Math.max(0, left.expected - (metres - done));
-    left.most = Math.max(0, left.most - (metres - done) * (1 - margin));
-    levels.push({ colour, before, after: left.expected });
+    const before = left;
+    let done = 0;
+    while (changes[planned + 1]?.at === at) {
+      planned += 1;
+      if (!isHalted) continue;
+      // A planned halt comes where it was planned, however much is left.
+      const share = (changes[planned]?.into ?? 0) / (most[at]?.metres ?? 1);
+      done = share * stop.metres;
+      const out = runOuts[planned];
+      if (out) out.expected = { at, share };
+      putOn(planned);
+    }
+    let needs = stop.metres - done;
+    for (; needs > left + 1e-9 && on < planned; putOn(on + 1)) {
+      needs -= left;
+      const out = runOuts[on + 1];
+      if (out) out.expected = { at, share: (stop.metres - needs) / stop.metres };
+    }
+    left = Math.max(0, left - needs);
+    levels.push({ colour: changes[on]?.colour ?? start?.colour ?? '', before, after: left });
+  });
+  runOuts.forEach((out, index) => {
+    if (out && out.before === null) out.before = deadline(stops, changes, index);
   });
   return { levels, runOuts };
+}
+
+function setBefore(out: RunOut | null | undefined, at: number): void {
+  if (out) out.before = at;
+}
+
+/** The next protected stop after a bobbin was planned to run out, unless another is put on before. */
+function deadline(
+  stops: readonly BobbinStop[],
+  changes: readonly BobbinChange[],
+  index: number
+): number | null {
+  const from = changes[index]?.at ?? 0;
+  const next = stops.findIndex((stop, at) => at > from && stop.protected);
+  const other = changes.slice(index + 1).find(({ into }) => into === 0)?.at;
+  if (next < 0) return other ?? null;
+  return other === undefined ? next : Math.min(next, other);
 }
