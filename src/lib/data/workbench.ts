@@ -2,6 +2,7 @@ import { newCutJob, type CutJob } from '$lib/core/cutplan';
 import { review } from '$lib/core/checks';
 import type { Item } from '$lib/core/item';
 import type { Plan } from '$lib/core/plan';
+import { bobbinMeasures, type Run } from '$lib/core/run';
 import type { Setup, Shop } from '$lib/core/shop';
 import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
@@ -71,6 +72,35 @@ export async function cuttingMat(id: string): Promise<CuttingMat | undefined> {
   if (!items.some((item) => item.id === id)) return undefined;
   const job = stored ?? newCutJob(id, setups.find(({ itemId }) => itemId === id)?.copies ?? 1);
   return { job, ...wantedOf(job.wants, items, setups), stash, shop };
+}
+
+/** What the threads of an item are planned from. */
+export interface ThreadTable {
+  item: Item;
+  setup: Setup | undefined;
+  shop: Shop;
+  stash: StashEntry[];
+  runs: Run[];
+  /** What logged run-outs measured of the bobbins. */
+  measured: number[];
+}
+
+/** The thread table of an item; undefined when there is no such item. */
+export async function threadTable(id: string): Promise<ThreadTable | undefined> {
+  const [item, setup, shop, stash, heads, events] = await Promise.all([
+    getItem(id),
+    getSetup(id),
+    getShop(),
+    listStash(),
+    db.runs.toArray(),
+    db.events.toArray()
+  ]);
+  if (!item) return undefined;
+  const runs = heads.map((head): Run => ({
+    ...head,
+    events: events.filter(({ runId }) => runId === head.id)
+  }));
+  return { item, setup, shop, stash, runs, measured: runs.flatMap(bobbinMeasures) };
 }
 
 const SHOPPING = 'shopping-wants';

@@ -1,5 +1,6 @@
 export { kindOf, type FileKind } from './kind';
 export { LIMITS, sizeWords } from './limits';
+export { needleSheetPdf } from './needleSheetPdf';
 export { openFile, type Brought } from './openFile';
 export { readPdf, type PdfReading } from './readPdf';
 export { readZip, type Entry } from './readZip';

@@ -9,6 +9,7 @@
   const tabs = $derived([
     { href: base, name: 'Sheet' },
     { href: `${base}/cut`, name: 'Cut' },
+    { href: `${base}/thread`, name: 'Thread' },
     { href: `${base}/templates`, name: 'Templates' }
   ]);
 </script>

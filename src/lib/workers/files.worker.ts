@@ -1,7 +1,7 @@
-import { openFile, sheetPdf, shoppingPdf, templatesPdf } from '$lib/files';
+import { needleSheetPdf, openFile, sheetPdf, shoppingPdf, templatesPdf } from '$lib/files';
 import { expose } from 'comlink';
 
-const worker = { openFile, sheetPdf, shoppingPdf, templatesPdf };
+const worker = { needleSheetPdf, openFile, sheetPdf, shoppingPdf, templatesPdf };
 export type FilesWorker = typeof worker;
 
 expose(worker);

@@ -1,3 +1,9 @@
 export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';
-export { sheetPdfInWorker, shoppingPdfInWorker, templatesPdfInWorker } from './writePdf';
+export {
+  needleSheetPdfInWorker,
+  sheetPdfInWorker,
+  shoppingPdfInWorker,
+  templatesPdfInWorker
+} from './writePdf';
+export { ThreadPlanning } from './ThreadPlanning.svelte';

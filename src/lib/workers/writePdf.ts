@@ -1,6 +1,7 @@
 import type { ShoppingRow } from '$lib/core/cutplan';
 import type { Plan } from '$lib/core/plan';
 import type { PaperName, TemplatePage } from '$lib/core/templates';
+import type { NeedleSheet } from '$lib/core/threadplan';
 import { inWorker, type WorkerResult } from './inWorker';
 
 /** The most that writing a PDF may take, s. */
@@ -9,6 +10,11 @@ const SECONDS = 30;
 /** The sheet of a plan as a PDF, written in a worker. */
 export function sheetPdfInWorker(plan: Plan, paper: PaperName): Promise<WorkerResult<Uint8Array>> {
   return inWorker(SECONDS, (files) => files.sheetPdf(plan, paper));
+}
+
+/** The run sheet for the needles as a PDF, written in a worker. */
+export function needleSheetPdfInWorker(sheet: NeedleSheet, plan: Plan): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.needleSheetPdf(sheet, plan, 'A4'));
 }
 
 /** Pages of templates as a PDF, written in a worker. */

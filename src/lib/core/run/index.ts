@@ -1,4 +1,6 @@
+export * from './bobbinMeasures';
 export * from './ahead';
 export * from './compare';
 export * from './fold';
 export * from './schema';
+export * from './needleHours';

@@ -35,6 +35,8 @@ export interface StitchPlace {
   /** The machine’s number of the stop, and the stitch in it. */
   stop: number;
   stitch: number;
+  /** Stitches of the stop. */
+  of: number;
 }
 
 export interface PlannedRunOut {
@@ -97,8 +99,9 @@ export function planItemBobbins(
   const { levels, runOuts } = followBobbins(expected, most, made.changes, start);
   const placeOf = ({ at, share }: { at: number; share: number }): StitchPlace => {
     const { step, copy = 1 } = runs[at] ?? {};
-    const stitch = Math.round(share * (step?.stop?.stitches ?? 0));
-    return { copy, stepId: step?.id ?? '', stop: step?.stop?.machineNumber ?? 0, stitch };
+    const of = step?.stop?.stitches ?? 0;
+    const stitch = Math.round(share * of);
+    return { copy, stepId: step?.id ?? '', stop: step?.stop?.machineNumber ?? 0, stitch, of };
   };
   const changes = made.changes.map((change, index): PlannedBobbin => {
     const { step, copy = 1 } = runs[change.at] ?? {};

@@ -1,4 +1,5 @@
 export * from './planOrder';
+export * from './planThreads';
 export { reorderItem } from './reorder';
 export { itemTasks, type ItemTask } from './tasks';
 export * from './bobbinPlan';

@@ -1,0 +1,75 @@
+import { planAndTrace, type Plan } from '$lib/core/plan';
+import type { Item } from '$lib/core/item';
+import type { Machine, Setup, Shop } from '$lib/core/shop';
+import { visibleThreads } from '$lib/core/stack';
+import { bobbinUse } from '$lib/core/thread';
+import { planItemBobbins, type ItemBobbins } from './bobbinPlan';
+import { needleSheet, type NeedleSheet } from './needleSheet';
+import { planOrder, type OrderPlan } from './planOrder';
+
+export interface ThreadPlanInput {
+  item: Item;
+  setup: Setup;
+  shop: Shop;
+  /** Stops that nobody will see may be stitched in any thread. */
+  anyHidden: boolean;
+  /** What logged run-outs measured. */
+  measured: readonly number[];
+}
+
+/** Everything about the threads of an item: what the screen shows and nobody edits. */
+export interface ThreadPlan {
+  plan: Plan;
+  order: OrderPlan;
+  bobbins: ItemBobbins;
+  needles: NeedleSheet;
+  /** Stops that are seen on one line, so that they must match, by step. */
+  together: string[][];
+}
+
+/**
+ * Plans the threads of an item for a setup: the order of its stops, its bobbins and its needles.
+ *
+ * @throws RangeError when the shop has no machine or no hoop
+ *
+ * @example
+ * planThreads({ item, setup, shop, anyHidden: true, measured: [] }).order.better?.cost.threads // 2
+ */
+export function planThreads({ item, setup, shop, anyHidden, measured }: ThreadPlanInput): ThreadPlan {
+  const made = planAndTrace(item, setup, shop);
+  return {
+    plan: made.plan,
+    order: planOrder(item, setup, shop, anyHidden),
+    bobbins: planItemBobbins(made, bobbinUse(measured), setup),
+    needles: needleSheet(made, machineOf(made.plan, shop)),
+    together: seenTogether(made)
+  };
+}
+
+function machineOf({ machine }: Plan, { machines }: Shop): Machine {
+  const found = machines.find(({ id }) => id === machine.id) ?? machines[0];
+  if (!found) throw new RangeError('A shop needs a machine.');
+  return found;
+}
+
+/** Steps whose upper thread is seen on one side along the same line: one shows through the other. */
+function seenTogether({ trace, item }: ReturnType<typeof planAndTrace>): string[][] {
+  const last = trace.at(-1)?.state;
+  if (!last) return [];
+  const side = new Map(visibleThreads(last).map(({ stepId, upper }) => [stepId, upper]));
+  const groups = new Map<string, string[]>();
+  for (const { stepId, lineIds } of last.seams) {
+    const seen = side.get(stepId) ?? null;
+    const line = lineIds[0];
+    if (seen === null || lineIds.length !== 1 || line === undefined) continue;
+    // A line that only bounds a stop is not where its thread lies.
+    const step = item.steps.find(({ id }) => id === stepId);
+    const stop =
+      step?.kind === 'stop'
+        ? item.files.flatMap(({ stops }) => stops).find(({ id }) => id === step.stopId)
+        : undefined;
+    if (!stop || stop.role === 'decoration' || stop.role === 'lettering' || stop.role === 'lace') continue;
+    groups.set(`${line} ${seen}`, [...(groups.get(`${line} ${seen}`) ?? []), stepId]);
+  }
+  return [...groups.values()].filter(({ length }) => length > 1);
+}
