@@ -122,6 +122,13 @@ const views: View[] = [
         .scrollIntoViewIfNeeded();
     }
   },
+  {
+    name: 'thread',
+    path: '/items/stove-topper/thread',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Stitch it in this order' }).waitFor();
+    }
+  },
   { name: 'stash', path: '/stash' },
   { name: 'templates', path: '/items/badger-tab/templates' },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },

@@ -1,17 +1,6 @@
-import { editStop, findThread, type Role } from '$lib/core/item';
+import { drawsLine, editStop, findThread } from '$lib/core/item';
 import { visibleThreads } from '$lib/core/stack';
 import { runsOf, type Check, type Finding, type Run } from './finding';
-
-/** Roles that draw one line, so that another colour on the same line shows. */
-const LINES: readonly Role[] = [
-  'placement',
-  'tack-down',
-  'cut-line',
-  'topstitch',
-  'closing-seam',
-  'join-seam',
-  'basting'
-];
 
 /** Stops that are seen on one path in two colours: the first shows through the last, unless satin hides it. */
 export const colours: Check = (context) => {
@@ -21,7 +10,7 @@ export const colours: Check = (context) => {
   const front = new Map(visibleThreads(last).map(({ stepId, upper }) => [stepId, upper]));
   const onPath = new Map<string, Run[]>();
   for (const run of runsOf(context)) {
-    if (!LINES.includes(run.role) || run.lineIds.length === 0 || !run.stop) continue;
+    if (!drawsLine(run.role) || run.lineIds.length === 0 || !run.stop) continue;
     for (const line of run.lineIds) onPath.set(line, [...(onPath.get(line) ?? []), run]);
   }
   return [...onPath.values()].flatMap((all): Finding[] => {

@@ -75,3 +75,24 @@ const KIND: Record<Role, StitchKind> = {
 export function stitchKind(role: Role): StitchKind {
   return KIND[role];
 }
+
+/** Roles that draw one line, so that another colour on the same line shows through. */
+const LINE_ROLES: readonly Role[] = [
+  'placement',
+  'tack-down',
+  'cut-line',
+  'topstitch',
+  'closing-seam',
+  'join-seam',
+  'basting'
+];
+
+/**
+ * Whether a stop of a role stitches along its lines, rather than inside them or over them.
+ *
+ * @example
+ * drawsLine('tack-down') // true
+ */
+export function drawsLine(role: Role): boolean {
+  return LINE_ROLES.includes(role);
+}

@@ -28,7 +28,7 @@ export interface NeedlePlan {
  * @param threaded what is on them
  *
  * @example
- * planNeedles(['white', 'pink'], 4, ['rust', 'white']).atStart // ['pink', 'white', null, null]
+ * planNeedles(['white', 'pink'], 4, ['rust', 'white']).atStart // [null, 'white', 'pink', null]
  */
 export function planNeedles(
   threadIds: readonly string[],

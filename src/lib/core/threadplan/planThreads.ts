@@ -1,5 +1,5 @@
 import { planAndTrace, type Plan } from '$lib/core/plan';
-import type { Item } from '$lib/core/item';
+import { drawsLine, type Item } from '$lib/core/item';
 import type { Machine, Setup, Shop } from '$lib/core/shop';
 import { visibleThreads } from '$lib/core/stack';
 import { bobbinUse } from '$lib/core/thread';
@@ -53,23 +53,16 @@ function machineOf({ machine }: Plan, { machines }: Shop): Machine {
 }
 
 /** Steps whose upper thread is seen on one side along the same line: one shows through the other. */
-function seenTogether({ trace, item }: ReturnType<typeof planAndTrace>): string[][] {
+function seenTogether({ trace }: ReturnType<typeof planAndTrace>): string[][] {
   const last = trace.at(-1)?.state;
   if (!last) return [];
   const side = new Map(visibleThreads(last).map(({ stepId, upper }) => [stepId, upper]));
   const groups = new Map<string, string[]>();
-  for (const { stepId, lineIds } of last.seams) {
+  for (const { stepId, role, lineIds } of last.seams) {
     const seen = side.get(stepId) ?? null;
-    const line = lineIds[0];
-    if (seen === null || lineIds.length !== 1 || line === undefined) continue;
-    // A line that only bounds a stop is not where its thread lies.
-    const step = item.steps.find(({ id }) => id === stepId);
-    const stop =
-      step?.kind === 'stop'
-        ? item.files.flatMap(({ stops }) => stops).find(({ id }) => id === step.stopId)
-        : undefined;
-    if (!stop || stop.role === 'decoration' || stop.role === 'lettering' || stop.role === 'lace') continue;
-    groups.set(`${line} ${seen}`, [...(groups.get(`${line} ${seen}`) ?? []), stepId]);
+    if (seen === null || !drawsLine(role)) continue;
+    for (const line of lineIds)
+      groups.set(`${line} ${seen}`, [...(groups.get(`${line} ${seen}`) ?? []), stepId]);
   }
   return [...groups.values()].filter(({ length }) => length > 1);
 }

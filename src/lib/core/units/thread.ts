@@ -32,7 +32,8 @@ export function metresPer(unit: string): number | undefined {
  *
  * @example
  * formatThread(16.58) // '16.58 m'
+ * formatThread(820) // '820 m'
  */
 export function formatThread(metres: number): string {
-  return `${metres.toFixed(2)} m`;
+  return `${metres.toFixed(metres < 100 ? 2 : 0)} m`;
 }

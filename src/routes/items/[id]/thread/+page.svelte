@@ -183,6 +183,7 @@
       <Tabs.Content value="order" class="pt-4">
         <OrderPanel
           order={made.order}
+          plan={made.plan}
           {saved}
           {anyHidden}
           numberOf={(id) => stepOf(id)?.stop?.machineNumber ?? null}

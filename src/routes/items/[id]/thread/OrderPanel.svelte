@@ -1,12 +1,17 @@
 <script lang="ts">
+  import type { Thread } from '$lib/core/item';
+  import type { Plan } from '$lib/core/plan';
   import { stopList, type OrderCost } from '$lib/core/thread';
   import type { OrderPlan } from '$lib/core/threadplan';
   import { formatMinutes } from '$lib/core/units';
+  import Swatch from '$lib/ui/Swatch.svelte';
   import { Check } from '@lucide/svelte';
 
   /** What another order of the stops saves, its jumps, and what the maker says of the order. */
   interface Props {
     order: OrderPlan;
+    /** The plan of the sheet as it stands. */
+    plan: Plan;
     /** Seconds of hands that the better order saves. */
     saved: number;
     anyHidden: boolean;
@@ -16,7 +21,7 @@
     numberOf: (stepId: string) => number | null;
     nameOf: (stepId: string) => string;
   }
-  let { order, saved, anyHidden, onhidden, onapart, ontake, numberOf, nameOf }: Props = $props();
+  let { order, plan, saved, anyHidden, onhidden, onapart, ontake, numberOf, nameOf }: Props = $props();
 
   const words = ({ threads, bobbins, jumps }: OrderCost): string =>
     [
@@ -24,6 +29,18 @@
       ...(bobbins > 1 ? [`${bobbins} bobbin colours put in`] : []),
       jumps === 0 ? 'no jump' : `${jumps} ${jumps === 1 ? 'jump' : 'jumps'} in the file`
     ].join(', ');
+  /** Spools as they go on, with the stops each is on for. */
+  const spools = $derived.by(() => {
+    const rows: { thread: Thread; stops: number[] }[] = [];
+    for (const { stop, thread } of order.better?.plan.steps ?? plan.steps) {
+      const number = stop?.machineNumber ?? null;
+      if (number === null || !thread) continue;
+      const last = rows.at(-1);
+      if (last?.thread.id === thread.id) last.stops.push(number);
+      else rows.push({ thread, stops: [number] });
+    }
+    return rows;
+  });
   const apartOf = (stepId: string): boolean =>
     order.tasks.some(({ stop, steps }) => stop?.apart === true && steps.some(({ id }) => id === stepId));
 </script>
@@ -61,6 +78,16 @@
           Stitch it as the sheet says.
         </p>{/if}
     {/if}
+    <h3 class="mt-4 text-lg">Lay the spools out {order.better ? 'for it' : ''} in this order</h3>
+    <ol class="mt-1">
+      {#each spools as { thread, stops }, at (at)}
+        <li class="flex items-center gap-3 border-b border-rule py-1.5">
+          <span class="head w-6 text-right text-lg">{at + 1}</span>
+          <Swatch colour={thread.colour} />{thread.name}
+          <span class="text-soft">{stopList(stops)}</span>
+        </li>
+      {/each}
+    </ol>
   </div>
   <fieldset>
     <legend class="head text-lg">What you say about the order</legend>
