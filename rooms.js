@@ -38,7 +38,7 @@ export const coreRooms = {
   threadplan: ['units', 'geometry', 'item', 'shop', 'stash', 'stitch', 'thread', 'stack', 'plan', 'checks'],
   cutplan: ['units', 'geometry', 'item', 'shop', 'stash', 'strips', 'cutting', 'plan'],
   templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
-  run: ['units', 'item', 'shop', 'cutting', 'plan'],
+  run: ['units', 'item', 'shop', 'cutting', 'thread', 'plan', 'threadplan'],
   documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run']
 };
 

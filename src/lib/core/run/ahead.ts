@@ -1,6 +1,7 @@
 import type { CutPiece } from '$lib/core/cutting';
 import type { Thread } from '$lib/core/item';
 import type { Plan, PlanStep } from '$lib/core/plan';
+import { formatSize } from '$lib/core/units';
 
 /** What stands before the maker from a step on. */
 export interface Ahead {
@@ -60,4 +61,85 @@ export function timesFrom(plan: Plan, at: number): { hands: number; needle: numb
     left.waiting += waiting.value;
   }
   return left;
+}
+
+/** How long before the end of a stop the maker is called to a machine that will not halt by itself, s. */
+export const CALL_AT_S = 30;
+
+/**
+ * Whether hands must act after a stop though nothing halts the machine there: two steps share one stop of the file, or a
+ * machine of several needles runs on. The maker has to catch it by hand.
+ *
+ * @param at index of the step
+ *
+ * @example
+ * mustCatch(plan, sharedStop) // true
+ */
+export function mustCatch({ steps, machine }: Plan, at: number): boolean {
+  const step = steps[at];
+  if (!step?.stop || steps[at + 1]?.kind !== 'hand') return false;
+  const next = steps.slice(at + 1).find(({ stop }) => stop !== null)?.stop;
+  if (!next) return false;
+  const shares =
+    next.machineNumber !== null && next.machineNumber === step.stop.machineNumber && next.pass === 1;
+  return shares || (machine.needles > 1 && !step.stop.halts);
+}
+
+/**
+ * What to make ready for the next halt: pieces with their sizes, tools, thread and bobbin, in the order they are needed.
+ *
+ * @param at index of the step on the screen
+ *
+ * @example
+ * toPrepare(tabPlan, tackDown) // ['BACK, 80 × 145 mm', 'tape, 4 strips']
+ */
+export function toPrepare(plan: Plan, at: number): string[] {
+  const start = plan.steps.findIndex(({ kind }, index) => index > at && kind === 'hand');
+  if (start < 0) return [];
+  const end = plan.steps.findIndex(({ kind }, index) => index > start && kind === 'stop');
+  const ready: string[] = [];
+  for (const step of plan.steps.slice(start, end < 0 ? undefined : end)) ready.push(...readyFor(step, plan));
+  return [...new Set(ready)];
+}
+
+function readyFor({ op, thread, title }: PlanStep, { cuts, unit }: Plan): string[] {
+  const piece = (id: string): string => {
+    const cut = cuts.find(({ pieceId }) => pieceId === id);
+    return cut ? `${cut.name}, ${formatSize(cut.cut, unit)}` : id;
+  };
+  switch (op?.do) {
+    case 'lay':
+      return [
+        piece(op.pieceId),
+        ...(op.hold.by === 'tape' ? [`tape, ${op.hold.strips} strips`] : []),
+        ...(op.hold.by === 'pins' ? [`${op.hold.pins} pins`] : []),
+        ...(op.hold.by === 'spray' ? ['spray, away from the machine'] : []),
+        ...(op.hold.by === 'glue' ? ['glue stick'] : [])
+      ];
+    case 'float':
+    case 'topping-on':
+    case 'patch-hole':
+      return [piece(op.pieceId)];
+    case 'trim':
+      return ['curved scissors'];
+    case 'cut-through':
+    case 'cut-away-behind':
+      return ['small scissors'];
+    case 'snip':
+      return ['snips'];
+    case 'fuse':
+      return ['small iron, hot'];
+    case 'thread':
+      return thread ? [`the ${thread.name} spool`] : [];
+    case 'bobbin':
+      return [thread ? `a full bobbin in ${thread.name}` : 'a full bobbin'];
+    case 'needle':
+      return [op.needle];
+    case 'hoop':
+      return op.pieceIds.map(piece);
+    case 'insert-run':
+      return [title];
+    default:
+      return [];
+  }
 }

@@ -19,7 +19,8 @@ export function bobbinMeasures({ plan, events }: Pick<Run, 'plan' | 'events'>): 
   /** Metres since a full bobbin went on; null while nobody knows what is in the machine. */
   let used: number | null = null;
   let inStop = 0;
-  for (const { type, stepId, stitch } of events) {
+  for (const [at, event] of events.entries()) {
+    const { type, stepId, fault } = event;
     const step = stepId === null ? undefined : stepOf.get(stepId);
     const metres = step?.stop?.bobbinMetres ?? 0;
     if (type === 'done' && step?.op?.do === 'bobbin') used = 0;
@@ -30,7 +31,10 @@ export function bobbinMeasures({ plan, events }: Pick<Run, 'plan' | 'events'>): 
       // Stitching something twice takes thread that was not counted.
       used = null;
       inStop = 0;
-    } else if (type === 'bobbin-out' && step?.stop) {
+    } else if ((type === 'bobbin-out' || fault === 'bobbin-out') && step?.stop) {
+      // The number is mostly told once the new bobbin is in.
+      const sorted = events.slice(at + 1).find((later) => later.type === 'sorted' || later.type === 'fault');
+      const stitch = event.stitch ?? (sorted?.type === 'sorted' ? sorted.stitch : null);
       const share = stitch === null ? 0.5 : Math.min(1, stitch / Math.max(1, step.stop.stitches));
       const until = (used ?? 0) + share * metres - inStop;
       if (used !== null && until >= LEAST_METRES) measures.push(plan.bobbin.metres / until);

@@ -26,19 +26,19 @@ interface Kinds {
 }
 
 /**
- * Sets the times of a run against its plan, step by step and by kind of time. Only steps the run came to
+ * Sets the times of a run against its plan, step by step and by kind of time. Only steps that are done
  * count on either side, so an early end is compared fairly.
  */
 export function compareRun(plan: Plan, events: readonly RunEvent[]): Comparison {
   const state = foldRun(plan.steps, events);
-  const reached = state.phase === 'not-started' ? 0 : state.at;
   const predicted: Kinds = { hands: 0, needle: 0, waiting: 0 };
   const actual: Kinds = { hands: 0, needle: 0, waiting: 0 };
   const steps = plan.steps.map((step, at): ComparedStep => {
     const expected = step.hands.value + step.running.value + step.waiting.value;
     const seconds = state.seconds[at] ?? 0;
-    const seen = at < reached || seconds > 0;
-    if (at < reached) {
+    const done = state.done[at] === true;
+    const seen = done || seconds > 0;
+    if (done) {
       const kind = kindOf(step);
       predicted[kind] += expected;
       actual[kind] += seconds;

@@ -4,18 +4,39 @@ import { Setup } from '$lib/core/shop';
 
 export const RUN_VERSION = 1;
 
-/** What can happen at the machine. */
+/** What goes wrong at the machine and is put right with a guided recovery. */
+export const FAULTS = [
+  'thread-broke',
+  'bobbin-out',
+  'nest',
+  'wrong-hoop',
+  'skipped-stop',
+  'wrong-piece'
+] as const;
+export const Fault = z.enum(FAULTS);
+export type Fault = z.infer<typeof Fault>;
+
+/** What can happen at the machine. `thread-broke` and `bobbin-out` by themselves are how runs once told of a fault. */
 export const RUN_EVENT_TYPES = [
+  'prepare',
+  'check',
+  'uncheck',
   'start',
   'done',
   'back',
   'again',
+  'skip',
+  'go-to',
+  'fault',
+  'sorted',
+  'bookmark',
   'thread-broke',
   'bobbin-out',
   'mark-stitch',
   'note',
   'pause',
   'resume',
+  'follow',
   'finish',
   'stop-early'
 ] as const;
@@ -31,7 +52,14 @@ export const RunEvent = z.object({
   copy: z.number().int().min(1).default(1),
   stop: z.number().int().nullable().default(null),
   stitch: z.number().int().min(0).nullable().default(null),
-  text: z.string().max(2000).default('')
+  text: z.string().max(2000).default(''),
+  fault: Fault.optional().describe('what went wrong'),
+  to: z.string().max(200).optional().describe('the step gone to, the check ticked, or the machine followed'),
+  seconds: z.number().min(0).optional().describe('needle time of the stop as the machine counted it, s'),
+  from: z
+    .object({ session: z.string().min(1).max(120), seq: z.number().int().min(1) })
+    .optional()
+    .describe('the event of a machine that this one tells of; each is told of once')
 });
 export type RunEvent = z.infer<typeof RunEvent>;
 export type RunEventType = RunEvent['type'];
@@ -47,6 +75,8 @@ export const Run = z.object({
   finishedAt: z.iso.datetime().nullable(),
   setup: Setup,
   plan: Plan,
+  leftOut: z.boolean().optional().describe('the maker says: nothing is to be learned from it'),
+  note: z.string().max(5000).optional(),
   events: z.array(RunEvent)
 });
 export type Run = z.infer<typeof Run>;

@@ -22,6 +22,16 @@ export const Machine = z.object({
     'what it really averages; null until known: 420 on one needle, 800 on several'
   ),
   trimmer: z.boolean(),
+  fileEnding: z
+    .string()
+    .trim()
+    .regex(/^[a-z0-9]{1,8}$/i, 'an ending is letters and digits, without the dot')
+    .optional()
+    .describe('ending of the files it reads, without the dot'),
+  counts: z
+    .enum(['stop', 'design'])
+    .optional()
+    .describe('whether it counts stitches within the stop (where missing) or over the whole design'),
   threaded: z
     .array(z.object({ name: z.string().max(80), colour: z.string().max(7) }).nullable())
     .max(20)
