@@ -38,7 +38,8 @@ export const coreRooms = {
   threadplan: ['units', 'geometry', 'item', 'shop', 'stash', 'stitch', 'thread', 'stack', 'plan', 'checks'],
   cutplan: ['units', 'geometry', 'item', 'shop', 'stash', 'strips', 'cutting', 'plan'],
   templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
-  run: ['units', 'item', 'shop', 'cutting', 'thread', 'plan', 'threadplan'],
+  machine: ['units', 'plan'],
+  run: ['units', 'item', 'shop', 'cutting', 'thread', 'stack', 'plan', 'threadplan', 'machine'],
   documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run']
 };
 

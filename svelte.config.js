@@ -6,7 +6,8 @@ export default {
   preprocess: vitePreprocess(),
   kit: {
     adapter: adapter(),
-    // Routes keep nothing and know nobody, so a request from elsewhere can do no harm; a pasted chart is plain text.
+    // Routes know nobody and keep nothing but stand-in machines, so a request from elsewhere can do no harm; a pasted
+    // chart is plain text.
     csrf: { trustedOrigins: ['*'] },
     // Everything the page needs ships with it, so nothing else may load, run or be sent anywhere.
     csp: {

@@ -2,6 +2,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { badgerPdf } from '../tests/e2e/support/badgerPdf';
+import { stitchIt } from '../tests/e2e/support/page';
 import { BROWSER } from '../playwright.config';
 import { build, serve } from './lib.mjs';
 
@@ -30,8 +31,7 @@ const CHART = `No  Part        Colour   Stitches   Thread
 Made for the stall, hoop 100`;
 
 const toBack = async (page: Page): Promise<void> => {
-  await page.getByRole('button', { name: 'Stitch it' }).click();
-  await page.waitForURL('**/run/**');
+  await stitchIt(page);
   for (let step = 1; step < 16; step++) {
     await page.getByText(`step ${step} of`).waitFor();
     await page.keyboard.press('PageDown');
@@ -138,8 +138,7 @@ const views: View[] = [
     path: '/items/badger-tab',
     night: true,
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Stitch it' }).click();
-      await page.waitForURL('**/run/**');
+      await stitchIt(page);
       for (let step = 1; step < 8; step++) {
         await page.getByText(`step ${step} of`).waitFor();
         await page.keyboard.press('PageDown');

@@ -1,4 +1,4 @@
-import { cutPiece, expect, expectAccessible, expectNoScrolling, test } from './support/page';
+import { cutPiece, expect, expectAccessible, expectNoScrolling, test, stitchIt } from './support/page';
 
 const CHART = `Badger tab
 1 placement grey 120 0.60 m
@@ -82,7 +82,7 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
 
   // At the machine.
   await page.getByRole('link', { name: 'Sheet', exact: true }).click();
-  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await stitchIt(page);
   await expect(page.getByText('step 1 of 29')).toBeVisible();
   await expectAccessible(page);
   await expectNoScrolling(page);
@@ -137,7 +137,7 @@ test('two tabs on one run follow each other', async ({ page, context }) => {
   await page.getByRole('button', { name: 'Start without a chart' }).click();
   await page.getByLabel('Name of the item').fill('Fern fob');
   await page.getByRole('button', { name: 'Make the sheet' }).click();
-  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await stitchIt(page);
   await expect(page.getByText('step 1 of')).toBeVisible();
   const second = await context.newPage();
   await second.goto(page.url());

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, expectAccessible, expectNoScrolling, loadDemo, test } from './support/page';
+import { expect, expectAccessible, expectNoScrolling, loadDemo, test, stitchIt } from './support/page';
 
 test('the demo stall: search, duplicate, put away, bring back', async ({ page }) => {
   await loadDemo(page);
@@ -120,7 +120,7 @@ test('by night and on a tablet: readable, and nothing to scroll at the machine',
   }
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto('/items/lamp-patch');
-  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await stitchIt(page);
   for (let step = 1; step <= 18; step++) {
     await expect(page.getByText(`step ${step} of 18`)).toBeVisible();
     await expectNoScrolling(page);

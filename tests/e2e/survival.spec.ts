@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { BROWSER } from '../../playwright.config';
+import { stitchIt } from './support/page';
 import { serve } from '../../scripts/lib.mjs';
 
 /** These tests close the whole browser, so each keeps its profile in a folder of its own. */
@@ -34,7 +35,7 @@ test('the browser is closed in the middle of a step: same step, and the clock ha
   await page.getByRole('button', { name: 'Start without a chart' }).click();
   await page.getByLabel('Name of the item').fill('Fern fob');
   await page.getByRole('button', { name: 'Make the sheet' }).click();
-  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await stitchIt(page);
   await expect(page.getByText('step 1 of')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText('step 2 of')).toBeVisible();

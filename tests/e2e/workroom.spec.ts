@@ -1,5 +1,13 @@
 import type { Page } from '@playwright/test';
-import { cutPiece, expect, expectAccessible, expectNoScrolling, loadDemo, test } from './support/page';
+import {
+  cutPiece,
+  expect,
+  expectAccessible,
+  expectNoScrolling,
+  loadDemo,
+  test,
+  stitchIt
+} from './support/page';
 
 const steps = (page: Page): ReturnType<Page['getByRole']> =>
   page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
@@ -128,7 +136,7 @@ test('a chart that lacks a stop: the sheet warns, shows where, and the hand step
 test('at the machine: faults, a mark, a note, a stop run again, and a run given up', async ({ page }) => {
   await loadDemo(page);
   await page.goto('/items/badger-tab');
-  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await stitchIt(page);
   const go = async (to: number): Promise<void> => {
     await expect(page.getByText(`step ${to - 1} of 29`)).toBeVisible();
     await page.keyboard.press('Space');
@@ -139,12 +147,13 @@ test('at the machine: faults, a mark, a note, a stop run again, and a run given 
   await expect(page.getByText('hands needed in')).toBeVisible();
 
   await page.keyboard.press('o');
-  await expect(page.getByRole('dialog')).toContainText('Leave the work in the hoop.');
+  await expect(page.getByText(/Leave the work in the hoop/)).toBeVisible();
   await page.getByLabel(/Stitch number/).fill('many');
   await expect(page.getByText('A stitch number is a whole number.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Sorted, go on' })).toBeDisabled();
   await page.getByLabel(/Stitch number/).fill('');
   await page.getByRole('button', { name: 'Sorted, go on' }).click();
+  await expect(page.getByText('hands needed in')).toBeVisible();
   await page.keyboard.press('m');
   await page.getByLabel(/Stitch number/).fill('1204');
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -163,10 +172,11 @@ test('at the machine: faults, a mark, a note, a stop run again, and a run given 
   await page.setViewportSize({ width: 820, height: 1180 });
   await expectNoScrolling(page);
 
-  await page.keyboard.press('n');
+  await page.keyboard.press('k');
   await page.getByRole('button', { name: 'Give this run up' }).click();
+  await page.getByRole('button', { name: /^Yes: it ends here/ }).click();
   await expect(page).toHaveURL(/\/log\//);
-  await expect(page.getByText('Bobbin out in step 8, Face')).toBeVisible();
+  await expect(page.getByText('Bobbin is out in step 8, Face')).toBeVisible();
   await expect(page.getByText('Marked in step 8, Face, at stitch 1,204')).toBeVisible();
   await expect(page.getByText('Note in step 8, Face: tension low')).toBeVisible();
   await expect(page.getByText('Run again in step 8, Face')).toBeVisible();
@@ -176,7 +186,7 @@ test('at the machine: faults, a mark, a note, a stop run again, and a run given 
 test('what is on the machine stands on the bench, and goes on from there', async ({ page }) => {
   await loadDemo(page);
   await page.goto('/items/lamp-patch');
-  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await stitchIt(page);
   await expect(page.getByText('step 1 of 18')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText('step 2 of 18')).toBeVisible();
@@ -267,7 +277,7 @@ test('a bouncing pedal is one press, and a press right after the screen has move
 }) => {
   await loadDemo(page);
   await page.goto('/items/badger-tab');
-  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await stitchIt(page);
   await expect(page.getByText('step 1 of 29')).toBeVisible();
   // Both presses come within one task, before the first can be stored.
   await page.evaluate(() => {

@@ -11,7 +11,7 @@ import {
   putItemAway,
   saveItem
 } from '$lib/data/items';
-import { appendEvent, eventsOf, getRun, runDocument, startRun } from '$lib/data/runs';
+import { appendEvent, eventsOf, getRun, runDocument, prepareRun } from '$lib/data/runs';
 import { getShop, saveShop } from '$lib/data/shop';
 import { plan } from '$lib/core/plan';
 import { readValue } from '$lib/core/documents';
@@ -84,12 +84,12 @@ describe('what the browser keeps', () => {
     };
 
     it('as a document that its own schema takes', async () => {
-      await startRun(head, Date.parse(NOW), 'tab');
+      await prepareRun(head, Date.parse(NOW), 'tab');
       await appendEvent('run', { type: 'done', stepId: 'set-up' }, Date.parse(NOW) + 90_000, 'tab');
       expect(readValue('run', await runDocument('run'))).to.include({ ok: true });
     });
     it('with events numbered without a gap or a double, also when two tabs press at once', async () => {
-      await startRun(head, 0, 'one');
+      await prepareRun(head, 0, 'one');
       await Promise.all(
         Array.from({ length: 40 }, (_, at) =>
           appendEvent('run', { type: 'note', stepId: 'set-up', text: `${at}` }, at, at % 2 ? 'one' : 'two')
@@ -100,14 +100,14 @@ describe('what the browser keeps', () => {
       expect(new Set(stored.slice(1).map(({ text }) => text)).size).to.equal(40);
     });
     it('that is finished with its last event', async () => {
-      await startRun(head, 0, 'one');
+      await prepareRun(head, 0, 'one');
       await appendEvent('run', { type: 'finish', stepId: null }, Date.parse(NOW), 'one');
       expect((await getRun('run'))?.finishedAt).to.equal(NOW);
     });
     it('whose start is stored whole or not at all', async () => {
-      await startRun(head, 0, 'one');
+      await prepareRun(head, 0, 'one');
       const before = await dump();
-      await startRun({ ...head, itemName: 'Another' }, 5, 'two').then(
+      await prepareRun({ ...head, itemName: 'Another' }, 5, 'two').then(
         () => expect.fail('the same run was started twice'),
         () => undefined
       );

@@ -11,6 +11,17 @@ export interface Meta {
   value: unknown;
 }
 
+/** A photo taken during a run; it stays in this browser and in its backups. */
+export interface Photo {
+  id: string;
+  runId: string;
+  /** Milliseconds since 1970. */
+  at: number;
+  stepId: string | null;
+  name: string;
+  image: Blob;
+}
+
 /** The tables, as a readable list; each version step below says what it adds. */
 export class JoltStepDatabase extends Dexie {
   items!: EntityTable<Item, 'id'>;
@@ -22,11 +33,14 @@ export class JoltStepDatabase extends Dexie {
   meta!: EntityTable<Meta, 'key'>;
   stash!: EntityTable<StashEntry, 'id'>;
   cutJobs!: EntityTable<CutJob, 'id'>;
+  photos!: EntityTable<Photo, 'id'>;
 
   constructor(name = 'jolt-step') {
-    super(name);
+    // What was stored is on the disk before the screen moves, so that a power cut loses nothing either.
+    super(name, { chromeTransactionDurability: 'strict' });
     firstTables(this);
     stashTables(this);
+    photoTable(this);
   }
 }
 
@@ -43,6 +57,10 @@ function firstTables(db: Dexie): void {
 
 function stashTables(db: Dexie): void {
   db.version(2).stores({ stash: 'id, what, name', cutJobs: 'id' });
+}
+
+function photoTable(db: Dexie): void {
+  db.version(3).stores({ photos: 'id, runId' });
 }
 
 export const db = new JoltStepDatabase();

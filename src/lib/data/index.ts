@@ -1,9 +1,12 @@
 export * from './client';
+export type { Photo } from './db';
 export * from './demo';
 export * from './items';
 export * from './live.svelte';
 export * from './runs';
 export * from './server';
 export * from './shop';
+export * from './standIn.svelte';
 export * from './stash';
 export * from './workbench';
+export * from './voice';

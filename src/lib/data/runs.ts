@@ -1,5 +1,6 @@
-import type { Run, RunEvent, RunHead } from '$lib/core/run';
-import { db } from './db';
+import { foldRun, followMachine, type Run, type RunEvent, type RunHead } from '$lib/core/run';
+import type { MachineEvent } from '$lib/core/machine';
+import { db, type Photo } from './db';
 
 /** Runs, the latest first. */
 export function listRuns(): Promise<RunHead[]> {
@@ -15,16 +16,16 @@ export function eventsOf(runId: string): Promise<RunEvent[]> {
   return db.events.where('[runId+seq]').between([runId, 0], [runId, Infinity]).toArray();
 }
 
-/** Starts a run: its head and its first event are stored together or not at all. */
-export async function startRun(head: RunHead, at: number, client: string): Promise<void> {
+/** Makes a run ready: its head and its first event are stored together or not at all. It starts when the maker says so. */
+export async function prepareRun(head: RunHead, at: number, client: string): Promise<void> {
   await db.transaction('rw', db.runs, db.events, async () => {
     await db.runs.add(head);
-    await db.events.add(newEvent(head.id, 1, { type: 'start', stepId: null }, at, client));
+    await db.events.add(newEvent(head.id, 1, { type: 'prepare', stepId: null }, at, client));
   });
 }
 
 export type EventDraft = Pick<RunEvent, 'type' | 'stepId'> &
-  Partial<Pick<RunEvent, 'stop' | 'stitch' | 'text'>>;
+  Partial<Pick<RunEvent, 'stop' | 'stitch' | 'text' | 'fault' | 'to' | 'seconds' | 'from'>>;
 
 /**
  * Appends an event to a run. The next number is taken inside the transaction, so two tabs never write the
@@ -39,15 +40,80 @@ export async function appendEvent(
   at: number,
   client: string
 ): Promise<RunEvent> {
+  return db.transaction('rw', db.runs, db.events, () => append(runId, draft, at, client));
+}
+
+/**
+ * Stores what an event of a followed machine means to a run. It is told of once, however many tabs follow and however
+ * often the connection comes back: the number of the last one told is looked up in the same transaction.
+ *
+ * @param at milliseconds since 1970; never before the run’s last event
+ * @returns how many events it made
+ */
+export async function appendFromMachine(
+  runId: string,
+  session: string,
+  told: MachineEvent,
+  at: number,
+  client: string
+): Promise<number> {
   return db.transaction('rw', db.runs, db.events, async () => {
-    const last = await db.events.where('[runId+seq]').between([runId, 0], [runId, Infinity]).last();
-    const event = newEvent(runId, (last?.seq ?? 0) + 1, draft, at, client);
-    await db.events.add(event);
-    if (draft.type === 'finish' || draft.type === 'stop-early') {
-      await db.runs.update(runId, { finishedAt: new Date(at).toISOString() });
-    }
-    return event;
+    const head = await db.runs.get(runId);
+    if (!head) return 0;
+    const events = await eventsOf(runId);
+    if (lastTold(events, session) >= told.seq) return 0;
+    const drafts = followMachine(head.plan, foldRun(head.plan.steps, events), told);
+    const when = Math.max(at, events.at(-1)?.at ?? 0);
+    for (const draft of drafts)
+      await append(runId, { ...draft, from: { session, seq: told.seq } }, Math.round(when), client);
+    return drafts.length;
   });
+}
+
+/** The last event of a machine that a run was told of; 0 for none. */
+export function lastTold(events: readonly RunEvent[], session: string): number {
+  return events.reduce((last, { from }) => (from?.session === session ? Math.max(last, from.seq) : last), 0);
+}
+
+/** Appends within a transaction that is open. */
+async function append(runId: string, draft: EventDraft, at: number, client: string): Promise<RunEvent> {
+  const last = await db.events.where('[runId+seq]').between([runId, 0], [runId, Infinity]).last();
+  const event = newEvent(runId, (last?.seq ?? 0) + 1, draft, at, client);
+  await db.events.add(event);
+  if (draft.type === 'finish' || draft.type === 'stop-early') {
+    await db.runs.update(runId, { finishedAt: new Date(at).toISOString() });
+  }
+  return event;
+}
+
+/** Changes what the maker says of a run: whether it teaches, and a note. */
+export async function markRun(id: string, change: Partial<Pick<RunHead, 'leftOut' | 'note'>>): Promise<void> {
+  await db.runs.update(id, change);
+}
+
+/** Every run with its events, the latest first. */
+export async function runDocuments(): Promise<Run[]> {
+  const [heads, events] = await Promise.all([listRuns(), db.events.toArray()]);
+  const byRun = new Map<string, RunEvent[]>();
+  for (const event of events) {
+    const own = byRun.get(event.runId);
+    if (own) own.push(event);
+    else byRun.set(event.runId, [event]);
+  }
+  return heads.map((head) => ({ ...head, events: byRun.get(head.id) ?? [] }));
+}
+
+/** Photos of a run, in the order they were taken. */
+export async function photosOf(runId: string): Promise<Photo[]> {
+  return (await db.photos.where('runId').equals(runId).toArray()).sort((a, b) => a.at - b.at);
+}
+
+export async function addPhoto(photo: Photo): Promise<void> {
+  await db.photos.add(photo);
+}
+
+export async function removePhoto(id: string): Promise<void> {
+  await db.photos.delete(id);
 }
 
 /** A run with its events, as one document. */

@@ -7,6 +7,7 @@ import type { Setup, Shop } from '$lib/core/shop';
 import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
 import type { StashEntry } from '$lib/core/stash';
+import { runDocuments } from './runs';
 import { getShop } from './shop';
 import { getCutJob, listStash } from './stash';
 
@@ -87,19 +88,14 @@ export interface ThreadTable {
 
 /** The thread table of an item; undefined when there is no such item. */
 export async function threadTable(id: string): Promise<ThreadTable | undefined> {
-  const [item, setup, shop, stash, heads, events] = await Promise.all([
+  const [item, setup, shop, stash, runs] = await Promise.all([
     getItem(id),
     getSetup(id),
     getShop(),
     listStash(),
-    db.runs.toArray(),
-    db.events.toArray()
+    runDocuments()
   ]);
   if (!item) return undefined;
-  const runs = heads.map((head): Run => ({
-    ...head,
-    events: events.filter(({ runId }) => runId === head.id)
-  }));
   return { item, setup, shop, stash, runs, measured: runs.flatMap(bobbinMeasures) };
 }
 

@@ -1,2 +1,4 @@
 export * from './answers';
 export * from './demo';
+export * from './machines';
+export * from './validate';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { compareRun } from '$lib/core/run';
+  import { compareRun, foldRun } from '$lib/core/run';
   import { formatMinutes } from '$lib/core/units';
   import { eventsOf, listRuns, live } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
@@ -10,10 +10,11 @@
     () => null,
     async () =>
       Promise.all(
-        (await listRuns()).map(async (run) => ({
-          run,
-          compared: compareRun(run.plan, await eventsOf(run.id))
-        }))
+        (await listRuns()).map(async (run) => {
+          const events = await eventsOf(run.id);
+          const faults = foldRun(run.plan.steps, events).faults.length;
+          return { run, faults, compared: compareRun(run.plan, events) };
+        })
       )
   );
   const word = (actual: number, predicted: number): string => {
@@ -33,12 +34,7 @@
   </p>
 {/if}
 <ul class="mt-5 border-t-[1.5px] border-ink">
-  {#each runs.value ?? [] as { run, compared } (run.id)}
-    {@const faults = compared.steps.reduce(
-      (sum, { incidents }) =>
-        sum + incidents.filter(({ type }) => type === 'thread-broke' || type === 'bobbin-out').length,
-      0
-    )}
+  {#each runs.value ?? [] as { run, faults, compared } (run.id)}
     <li>
       <a
         href={run.finishedAt ? `/log/${run.id}` : `/run/${run.id}`}

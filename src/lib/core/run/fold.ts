@@ -13,6 +13,8 @@ export interface FaultRecord {
   at: number;
   /** Seconds until it was sorted; null where nobody told. */
   seconds: number | null;
+  /** The machine told of it, and will tell when it goes on. */
+  told: boolean;
 }
 
 /** Where a half-stitched hooping was left. */
@@ -213,12 +215,13 @@ function targetOf(state: RunState, steps: readonly RunStep[], event: RunEvent): 
   }
 }
 
-/** The next step that is neither done nor left for later; then what was left for later; then the end. */
+/**
+ * The first step that is neither done nor left for later, so that whoever went ahead comes back; then what was left for
+ * later; then the end.
+ */
 function nextOpen({ done, skipped }: RunState, from: number): number {
-  const isOpen = (at: number): boolean => at !== from && done[at] === false;
-  for (let at = from + 1; at < done.length; at++) if (isOpen(at) && !skipped.includes(at)) return at;
-  for (let at = 0; at < done.length; at++) if (isOpen(at)) return at;
-  return done.length;
+  const open = done.flatMap((isDone, at) => (isDone || at === from ? [] : [at]));
+  return open.find((at) => !skipped.includes(at)) ?? open[0] ?? done.length;
 }
 
 function lastStop(steps: readonly RunStep[], from: number): number {
@@ -226,8 +229,8 @@ function lastStop(steps: readonly RunStep[], from: number): number {
   return -1;
 }
 
-function record({ stepId, stop, stitch, at }: RunEvent, fault: Fault): FaultRecord {
-  return { fault, stepId: stepId ?? '', stop, stitch, at, seconds: null };
+function record({ stepId, stop, stitch, at, from }: RunEvent, fault: Fault): FaultRecord {
+  return { fault, stepId: stepId ?? '', stop, stitch, at, seconds: null, told: from !== undefined };
 }
 
 function bookmarkOf({ stepId, stop, stitch, at, text }: RunEvent): Bookmark {
@@ -237,11 +240,12 @@ function bookmarkOf({ stepId, stop, stitch, at, text }: RunEvent): Bookmark {
 /** The open fault is sorted, at a stitch where one was told. */
 function closeFault(state: RunState, stitch: number | null): void {
   if (!state.fault) return;
-  state.faults.push({
-    ...state.fault,
-    stitch: stitch ?? state.fault.stitch,
-    seconds: state.fault.seconds ?? 0
-  });
+  const sorted = { ...state.fault, stitch: stitch ?? state.fault.stitch, seconds: state.fault.seconds ?? 0 };
+  state.faults.push(sorted);
+  const told = state.incidents.findLastIndex(({ type }) => type === 'fault');
+  state.incidents = state.incidents.map((event, at) =>
+    at === told ? { ...event, stitch: sorted.stitch } : event
+  );
   state.fault = null;
 }
 

@@ -4,7 +4,7 @@
   import type { Item } from '$lib/core/item';
   import { plan } from '$lib/core/plan';
   import { defaultSetup, type Setup, type Shop } from '$lib/core/shop';
-  import { clientId, freshId, itemOnBench, live, saveItem, saveSetup, startRun } from '$lib/data';
+  import { clientId, freshId, itemOnBench, live, saveItem, saveSetup, prepareRun } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import { toast } from 'svelte-sonner';
   import Sheet from './Sheet.svelte';
@@ -32,7 +32,7 @@
     const startedAt = new Date(now).toISOString();
     const snapshot = plan(item, setup, shop);
     try {
-      await startRun(
+      await prepareRun(
         {
           schema: 'jolt-step/run',
           version: 1,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { compareRun, type RunEventType } from '$lib/core/run';
+  import { compareRun, faultName, type RunEvent, type RunEventType } from '$lib/core/run';
   import { formatDuration } from '$lib/core/units';
   import { live, runDocument } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
@@ -26,11 +26,12 @@
 
   const WORDS: Partial<Record<RunEventType, string>> = {
     'thread-broke': 'Thread broke',
-    'bobbin-out': 'Bobbin out',
+    'bobbin-out': 'Bobbin is out',
     'mark-stitch': 'Marked',
     note: 'Note',
     again: 'Run again'
   };
+  const wordsFor = ({ type, fault }: RunEvent): string => (fault ? faultName(fault) : (WORDS[type] ?? type));
 </script>
 
 <svelte:head><title>Run of {run?.itemName ?? ''} · Jolt Step</title></svelte:head>
@@ -85,7 +86,7 @@
         <ul class="mb-4">
           {#each incidents as { step, event } (event.seq)}
             <li class="border-b border-rule py-2">
-              <span class="font-bold">{WORDS[event.type] ?? event.type}</span> in step {step.number}, {step.title}{event.stitch ===
+              <span class="font-bold">{wordsFor(event)}</span> in step {step.number}, {step.title}{event.stitch ===
               null
                 ? ''
                 : `, at stitch ${event.stitch.toLocaleString('en')}`}{event.text ? `: ${event.text}` : ''}

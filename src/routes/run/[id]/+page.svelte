@@ -1,9 +1,28 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { foldRun } from '$lib/core/run';
-  import { appendEvent, clientId, eventsOf, getItem, getRun, live, type EventDraft } from '$lib/data';
+  import { jobOf } from '$lib/core/machine';
+  import { planAndTrace } from '$lib/core/plan';
+  import { beforeStart, foldRun, type StartCheck } from '$lib/core/run';
+  import { bobbinUse } from '$lib/core/thread';
+  import { bobbinColourName, needleSheet, planItemBobbins } from '$lib/core/threadplan';
+  import {
+    addPhoto,
+    appendEvent,
+    clientId,
+    eventsOf,
+    freshId,
+    getItem,
+    getRun,
+    getShop,
+    keepVoice,
+    live,
+    RunFollowing,
+    voiceKept,
+    type EventDraft
+  } from '$lib/data';
   import { toast } from 'svelte-sonner';
+  import FollowDialog from './FollowDialog.svelte';
   import RunScreen from './RunScreen.svelte';
 
   const run = live(
@@ -11,11 +30,26 @@
     async (id) => ({ head: await getRun(id), events: await eventsOf(id) })
   );
   const head = $derived(run.value?.head);
-  const item = live(
+  const table = live(
     () => head?.itemId,
-    async (id) => (id === undefined ? undefined : getItem(id))
+    async (id) => ({ item: id === undefined ? undefined : await getItem(id), shop: await getShop() })
   );
-  const folded = $derived(head && foldRun(head.plan.steps, run.value?.events ?? []));
+  const voice = live(() => null, voiceKept);
+  const events = $derived(run.value?.events ?? []);
+  const folded = $derived(head && foldRun(head.plan.steps, events));
+  const machine = $derived(table.value?.shop.machines.find(({ id }) => id === head?.plan.machine.id));
+
+  /** What to look at before the start, of the item as it stands; of one that is gone only what the plan knows. */
+  const checks = $derived.by((): StartCheck[] => {
+    const { item, shop } = table.value ?? {};
+    if (!head || !shop || folded?.phase !== 'not-started') return [];
+    const { plan } = head;
+    const made = item && planAndTrace(item, head.setup, shop);
+    const bobbins = made ? planItemBobbins(made, bobbinUse([]), head.setup) : { wind: [], changes: [] };
+    const needles = made && machine ? needleSheet(made, machine) : { rows: [], advice: [], needles: [] };
+    const bobbinName = (colour: string): string => bobbinColourName(colour, plan, head.setup.bobbin);
+    return beforeStart({ plan, item, machine, bobbins, needles, bobbinName });
+  });
 
   // A run that is over, here or on another screen, stands in the log.
   $effect(() => {
@@ -37,19 +71,85 @@
       );
     }
   }
+
+  async function photograph(image: File, stepId: string | null): Promise<void> {
+    if (!head) return;
+    try {
+      await addPhoto({ id: freshId(), runId: head.id, at: Date.now(), stepId, name: image.name, image });
+      toast('The photo is with this run.');
+    } catch {
+      toast.error('The photo could not be stored: the browser’s storage may be full.');
+    }
+  }
+
+  let choosing = $state(false);
+  let following = $state.raw<RunFollowing | null>(null);
+  const followedId = $derived(folded?.follows ?? null);
+  const drives = $derived(events.findLast(({ type }) => type === 'follow')?.text === 'drive');
+  $effect(() => {
+    const [runId, session] = [page.params.id, followedId];
+    if (!runId || session === null) return;
+    const made = new RunFollowing(runId, session);
+    following = made;
+    void made.open();
+    return () => {
+      made.close();
+      following = null;
+    };
+  });
+  $effect(() => {
+    // Whenever the machine or the run has moved.
+    if (head && folded && following?.watch.state && drives)
+      void following.drive(head, folded, jobOf(head.plan, head.id));
+  });
+  const followed = $derived.by(() => {
+    if (!following) return '';
+    const { watch, refused } = following;
+    if (watch.gone) return 'The machine it followed is gone: go on by hand';
+    if (!watch.connected) return 'No connection to the machine; it comes back by itself';
+    if (refused) return `The machine refuses: ${refused}`;
+    const { state } = watch;
+    const stop = state?.job?.stops[state.at];
+    return state
+      ? `${state.setup.name}: ${stop ? `stop ${stop.number}, stitch ${Math.floor(state.stitch).toLocaleString('en')}` : state.phase}`
+      : '';
+  });
 </script>
 
 <svelte:head><title>{head?.itemName ?? 'Run'} · Jolt Step</title></svelte:head>
 
-{#if head && folded}
+{#if head && folded && table.value}
   <RunScreen
     {head}
     state={folded}
-    item={item.value}
+    item={table.value.item}
+    {machine}
+    {checks}
+    {followed}
+    anyHidden={table.value.shop.schools['hidden-threads'] !== 'chart'}
+    voice={voice.value ?? { spoken: false, tones: false }}
+    busy={choosing}
     onevent={(draft) => void write(draft)}
+    onvoice={(change) => void keepVoice({ ...(voice.value ?? { spoken: false, tones: false }), ...change })}
+    onphoto={(file, stepId) => void photograph(file, stepId)}
+    onfollow={() => (choosing = true)}
     onleave={() => void goto('/')}
   />
-{:else if run.value}
+  <FollowDialog
+    open={choosing}
+    following={followedId}
+    onclose={() => (choosing = false)}
+    onfollow={(session, presses) => {
+      choosing = false;
+      void write({
+        type: 'follow',
+        stepId: null,
+        text: presses ? 'drive' : '',
+        ...(session !== null && { to: session })
+      });
+    }}
+  />
+{:else if run.value && !head}
   <main class="p-10">
     <h1 class="text-3xl">There is no such run.</h1>
     <a href="/" class="button mt-6">To the bench</a>

@@ -12,13 +12,16 @@
 </script>
 
 <script lang="ts">
-  /** `listening` is false while something else, as a question, has the keyboard. */
-  let { keys, listening }: { keys: RunKey[]; listening: boolean } = $props();
+  /** `quiet` keys have no button here; `listening` is false while something else, as a question, has the keyboard. */
+  let { keys, quiet, listening }: { keys: RunKey[]; quiet: RunKey[]; listening: boolean } = $props();
 
   function onkeydown(event: KeyboardEvent): void {
     if (!listening || event.ctrlKey || event.metaKey || event.altKey) return;
+    // A number is being typed: only a pedal still presses.
+    const typing = event.target instanceof HTMLInputElement && event.target.type === 'text';
+    if (typing && event.key.length === 1) return;
     const pressed = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    const found = keys.find((candidate) => candidate.keys.includes(pressed));
+    const found = [...keys, ...quiet].find((candidate) => candidate.keys.includes(pressed));
     if (!found) return;
     // The key counts once, also when a button has the focus or the key is held down.
     event.preventDefault();

@@ -1,35 +1,78 @@
 <script lang="ts">
   import { forVariant, type Item } from '$lib/core/item';
-  import { lookAhead, stepSeconds, type RunHead, type RunState } from '$lib/core/run';
-  import { hoopWords } from '$lib/core/sheet';
+  import {
+    CALL_AT_S,
+    faultSeconds,
+    gettingBack,
+    lookAhead,
+    mayStitchAt,
+    mustCatch,
+    recoveryFor,
+    stepSeconds,
+    type Fault,
+    type RunHead,
+    type RunState,
+    type StartCheck
+  } from '$lib/core/run';
+  import type { Machine } from '$lib/core/shop';
   import { cutSizes, simulate } from '$lib/core/stack';
-  import { formatClock, formatDuration, formatSize } from '$lib/core/units';
+  import { formatClock } from '$lib/core/units';
   import type { EventDraft } from '$lib/data';
-  import HoopView from '$lib/ui/hoop/HoopView.svelte';
-  import { hoopScene } from '$lib/ui/hoop/scene';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
-  import { stepTime } from '$lib/ui/steps/words';
-  import { TriangleAlert } from '@lucide/svelte';
   import AskDialog, { type Ask } from './AskDialog.svelte';
+  import { callHands, callOut } from './callOuts';
+  import FaultDialog from './FaultDialog.svelte';
+  import Guided from './Guided.svelte';
+  import MoreDialog from './MoreDialog.svelte';
+  import { mainKeyWords } from './words';
   import RunKeys, { type RunKey } from './RunKeys.svelte';
+  import StartChecks from './StartChecks.svelte';
+  import { keepAwake } from './keepAwake';
+  import StepFacts from './StepFacts.svelte';
+  import StepNow from './StepNow.svelte';
 
   interface Props {
     head: RunHead;
     state: RunState;
     item: Item | undefined;
+    machine: Machine | undefined;
+    checks: readonly StartCheck[];
+    anyHidden: boolean;
+    voice: { spoken: boolean; tones: boolean };
+    /** What stands about the machine that is followed; empty for none. */
+    followed: string;
     onevent: (draft: EventDraft) => void;
+    onvoice: (change: { spoken?: boolean; tones?: boolean }) => void;
+    onphoto: (file: File, stepId: string | null) => void;
+    onfollow: () => void;
     onleave: () => void;
+    /** Something else has the keyboard. */
+    busy: boolean;
   }
-  let { head, state: run, item, onevent, onleave }: Props = $props();
+  let {
+    head,
+    state: run,
+    item,
+    machine,
+    checks,
+    anyHidden,
+    voice,
+    followed,
+    onevent,
+    onvoice,
+    onphoto,
+    onfollow,
+    onleave,
+    busy
+  }: Props = $props();
 
   const plan = $derived(head.plan);
   const step = $derived(plan.steps[run.at]);
-  const over = $derived(run.phase === 'finished' || run.phase === 'stopped-early');
-  const hands = $derived(step?.kind === 'hand');
+  const over = $derived(run.endedAt !== null);
+  const before = $derived(run.phase === 'not-started');
   const shown = $derived(item && forVariant(item, plan.variant.id));
   const trace = $derived(shown ? simulate(shown, cutSizes(plan.cuts)) : []);
-  const scene = $derived(shown && step && hoopScene(shown, plan, step, trace));
 
   let now = $state(Date.now());
   $effect(() => {
@@ -37,44 +80,89 @@
     return () => clearInterval(timer);
   });
   const passed = $derived(stepSeconds(run, now));
-  const left = $derived(step ? stepTime(step) - passed : 0);
   const ahead = $derived(lookAhead(plan, run.at, passed));
+  const catches = $derived(mustCatch(plan, run.at));
+  const soon = $derived(
+    run.phase === 'running' && step?.kind === 'stop' && !run.fault && ahead.untilHands <= CALL_AT_S
+  );
 
   let ask = $state<Ask | null>(null);
+  let choosing = $state(false);
+  let more = $state(false);
+  let fromSide = $state(false);
+  let stitchTyped = $state('');
+  $effect(() => {
+    if (run.fault) stitchTyped = run.fault.stitch === null ? '' : String(run.fault.stitch);
+  });
+  /** The number typed; undefined for what is none. */
+  const stitch = $derived.by(() => {
+    const typed = stitchTyped.trim();
+    return typed === '' ? null : /^\d{1,7}$/.test(typed) ? Number(typed) : undefined;
+  });
+  const recovery = $derived(
+    run.fault && step && recoveryFor(run.fault.fault, step, stitch ?? null, plan.hoop.name)
+  );
+  const back = $derived(run.bookmark && gettingBack(plan, item, run.bookmark, machine));
+  const possible = $derived(more && shown ? mayStitchAt(shown, plan, trace, run, anyHidden) : null);
 
   const at = $derived({ stepId: step?.id ?? null, stop: step?.stop?.machineNumber ?? null });
+  const isHeld = $derived(run.phase === 'paused' || run.phase === 'set-aside');
   function done(): void {
-    if (run.phase === 'paused') onevent({ type: 'resume', ...at });
+    if (before) onevent({ type: 'start', stepId: null });
+    else if (run.fault) sorted();
+    else if (isHeld) onevent({ type: 'resume', ...at });
     else if (step) onevent({ type: 'done', ...at });
     else onevent({ type: 'finish', stepId: null });
   }
+  function sorted(): void {
+    if (stitch !== undefined) onevent({ type: 'sorted', ...at, stitch });
+  }
+  function fault(kind: Fault): void {
+    choosing = false;
+    onevent({ type: 'fault', ...at, fault: kind });
+  }
+  function go(to: string): void {
+    more = false;
+    onevent({ type: 'go-to', ...at, to });
+  }
+  const skip = (): void => {
+    more = false;
+    onevent({ type: 'skip', ...at });
+  };
+  const askFor = (what: Ask): void => {
+    more = false;
+    ask = what;
+  };
 
-  const going = $derived(run.phase === 'running' && step !== undefined);
+  const going = $derived(run.phase === 'running' && step !== undefined && !run.fault);
   const stitchedBefore = $derived(plan.steps.slice(0, run.at + 1).some(({ kind }) => kind === 'stop'));
+  const canSkip = $derived(going && run.done.filter((isDone) => !isDone).length > 1);
+  const mainWords = $derived(mainKeyWords(run, step !== undefined));
   const keys = $derived<RunKey[]>([
     {
-      label: run.phase === 'paused' ? 'Go on' : step ? 'Done' : 'Finish the run',
+      label: mainWords,
       hint: 'Space or pedal',
       keys: [' ', 'PageDown'],
-      enabled: !over,
+      enabled: !over && (!run.fault || stitch !== undefined),
       press: done
     },
     {
       label: 'Back',
       hint: 'Page up',
       keys: ['PageUp'],
-      enabled: !over && run.at > 0,
+      enabled: !over && !run.fault && !run.bookmark && run.path.length > 0,
       press: () => onevent({ type: 'back', ...at })
     },
     {
-      label: run.phase === 'paused' ? 'Go on' : 'Pause',
+      label: isHeld ? 'Go on' : 'Pause',
       hint: 'P',
       keys: ['p'],
-      enabled: !over && step !== undefined,
-      press: () => onevent({ type: run.phase === 'paused' ? 'resume' : 'pause', ...at })
+      enabled: !over && !before && step !== undefined,
+      press: () => onevent({ type: isHeld ? 'resume' : 'pause', ...at })
     },
-    { label: 'Thread broke', hint: 'B', keys: ['b'], enabled: going, press: () => (ask = 'thread-broke') },
-    { label: 'Bobbin out', hint: 'O', keys: ['o'], enabled: going, press: () => (ask = 'bobbin-out') },
+    { label: 'Thread broke', hint: 'B', keys: ['b'], enabled: going, press: () => fault('thread-broke') },
+    { label: 'Bobbin out', hint: 'O', keys: ['o'], enabled: going, press: () => fault('bobbin-out') },
+    { label: 'Other fault', hint: 'F', keys: ['f'], enabled: going, press: () => (choosing = true) },
     {
       label: 'Run again',
       hint: 'R',
@@ -82,37 +170,40 @@
       enabled: going && stitchedBefore,
       press: () => onevent({ type: 'again', ...at })
     },
-    { label: 'Mark stitch', hint: 'M', keys: ['m'], enabled: going, press: () => (ask = 'mark-stitch') },
-    { label: 'Note', hint: 'N', keys: ['n'], enabled: going, press: () => (ask = 'note') }
+    { label: 'More', hint: 'K', keys: ['k'], enabled: !over, press: () => (more = true) }
   ]);
+  /** What is under “More”, for those who know its key. */
+  const quiet = $derived<RunKey[]>(
+    [
+      { label: 'Skip', hint: 'S', keys: ['s'], enabled: canSkip, press: skip },
+      { label: 'Mark', hint: 'M', keys: ['m'], enabled: going, press: () => askFor('mark-stitch') },
+      { label: 'Note', hint: 'N', keys: ['n'], enabled: going, press: () => askFor('note') },
+      { label: 'Aside', hint: 'A', keys: ['a'], enabled: going, press: () => askFor('bookmark') },
+      { label: 'Side', hint: 'V', keys: ['v'], enabled: true, press: () => (fromSide = !fromSide) }
+    ].map((key) => ({ ...key, enabled: key.enabled && !before }))
+  );
 
-  // The screen stays awake while the run is on it.
-  $effect(() => {
-    let lock: WakeLockSentinel | undefined;
-    const hold = async (): Promise<void> => {
-      try {
-        if (document.visibilityState === 'visible') lock = await navigator.wakeLock?.request('screen');
-      } catch {
-        // Without the lock the device’s own setting decides.
-      }
-    };
-    void hold();
-    document.addEventListener('visibilitychange', hold);
-    return () => {
-      document.removeEventListener('visibilitychange', hold);
-      void lock?.release();
-    };
-  });
+  // Called out: each step as it comes, and hands shortly before they are needed.
+  const calls = $derived(
+    run.phase === 'running' && !run.fault && step ? `${step.title}. ${step.detail}` : ''
+  );
+  $effect(() => callOut(voice, calls));
+  $effect(() => callHands(voice, soon, catches));
+  $effect(keepAwake);
 </script>
 
 <main class="screen">
   <header class="flex flex-wrap items-baseline justify-between gap-x-6 text-lg">
     <h1 class="text-xl">{head.itemName}</h1>
+    {#if followed}<p class="text-needle">{followed}</p>{/if}
     <p class="text-soft">
-      {step ? `step ${step.number} of ${plan.steps.length}` : `all ${plan.steps.length} steps done`}{run
-        .incidents.length > 0
-        ? ` · ${run.incidents.length} noted`
-        : ''}
+      {before
+        ? 'before the start'
+        : step
+          ? `step ${step.number} of ${plan.steps.length}`
+          : `all ${plan.steps.length} steps done`}{run.skipped.length > 0
+        ? ` · ${run.skipped.length} waiting`
+        : ''}{run.incidents.length > 0 ? ` · ${run.incidents.length} noted` : ''}
     </p>
     <button type="button" class="button button-quiet" onclick={onleave}>Leave it here</button>
   </header>
@@ -125,92 +216,85 @@
     />
   </div>
 
-  {#if step}
-    <section class="now" aria-live="polite">
-      <div>
-        <p class="where {hands ? 'bg-hands text-on-hands' : 'bg-needle text-ground'}">
-          {run.phase === 'paused' ? 'Paused' : hoopWords(step.hoop)}
-        </p>
-        <h2 class="title">
-          {step.stop ? `Stop ${step.stop.machineNumber ?? 'without a number'}: ${step.title}` : step.title}
-        </h2>
-        <p class="detail">{step.detail}</p>
-        {#if step.note}<p class="detail italic">{step.note}</p>{/if}
-        {#if step.caution}<p class="caution">
-            <TriangleAlert size={24} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
-          </p>{/if}
-      </div>
-      {#if scene?.hooped}
-        <div class="drawing">
-          <HoopView {scene} unit={plan.unit} words="The hoop from above. {step.title}. {step.detail}" />
-        </div>
-      {/if}
-    </section>
-
-    <section class="facts">
-      <div>
-        <p class="label">{step.waiting.value > 0 ? 'waiting' : hands ? 'hands' : 'needle'}</p>
-        <p class="big {run.phase === 'paused' ? 'text-soft' : hands ? 'text-hands' : 'text-needle'}">
-          {formatClock(passed)}
-        </p>
-        <p class="text-soft">
-          {left >= 0 ? `about ${formatDuration(left)} left` : `${formatDuration(-left)} longer than planned`}
-        </p>
-      </div>
-      <div>
-        <p class="label">
-          {step.kind === 'hand' && step.thread ? 'put on' : hands ? 'on the needle next' : 'thread'}
-        </p>
-        {#if ahead.thread}
-          <p class="big truncate">{ahead.thread.name}</p>
-          <svg class="patch" aria-hidden="true"
-            ><rect width="100%" height="100%" fill={ahead.thread.colour} /></svg
-          >
-        {:else}<p class="big text-soft">no more thread</p>{/if}
-      </div>
-      <div>
-        {#if hands}
-          <p class="label">
-            {ahead.nextStop
-              ? `then stop ${ahead.nextStop.stop?.machineNumber ?? '?'}, ${ahead.nextStop.title.toLowerCase()}`
-              : 'then'}
-          </p>
-          <p class="big">
-            {ahead.nextStop ? formatDuration(ahead.nextStop.running.value) : ahead.next ? 'hands' : 'done'}
-          </p>
-        {:else}
-          <p class="label">hands needed in</p>
-          <p class="big">{formatDuration(ahead.untilHands)}</p>
-        {/if}
-        <p class="text-soft">{ahead.next ? `next: ${ahead.next.title}` : ''}</p>
-        {#if ahead.piece}<p class="text-soft">
-            keep by you: {ahead.piece.name}, {formatSize(ahead.piece.cut, plan.unit)}
-          </p>{/if}
-      </div>
-    </section>
+  {#if before}
+    <div class="min-h-0">
+      <h2 class="mb-2 text-[clamp(1.75rem,3vw,2.5rem)]">Before the start</h2>
+      <StartChecks
+        {checks}
+        ticked={run.checked}
+        ontick={(id, on) => onevent({ type: on ? 'check' : 'uncheck', stepId: null, to: id })}
+      />
+    </div>
+    <section></section>
+  {:else if recovery && step}
+    <Guided
+      label={formatClock(faultSeconds(run, now))}
+      title={recovery.title}
+      steps={recovery.steps}
+      stitches={recovery.asksStitch ? (step.stop?.stitches ?? 0) : null}
+      bind:typed={stitchTyped}
+      onenter={done}
+    />
+    <section></section>
+  {:else if back}
+    <Guided label="Set aside" title="Getting back to it" steps={back} />
+    <section></section>
+  {:else if step}
+    <StepNow
+      {plan}
+      {step}
+      {item}
+      at={run.at}
+      paused={run.phase === 'paused'}
+      {soon}
+      {catches}
+      bind:fromSide
+    />
+    <StepFacts {plan} {step} at={run.at} {passed} paused={run.phase === 'paused'} />
   {:else}
-    <section class="now">
-      <div>
-        <h2 class="title">That was the last step.</h2>
-        <p class="detail">Look it over. Finish to put the run into the log.</p>
-      </div>
+    <section>
+      <h2 class="mt-3 text-[clamp(2.75rem,6vw,4.75rem)]">That was the last step.</h2>
+      <p class="mt-3 text-2xl">Look it over. Finish to put the run into the log.</p>
     </section>
     <section></section>
   {/if}
 
-  <RunKeys {keys} listening={ask === null && !over} />
+  <RunKeys {keys} {quiet} listening={ask === null && !choosing && !more && !over && !busy} />
 </main>
 
 <AskDialog
   {ask}
-  stitches={step?.stop?.stitches ?? null}
   onclose={() => (ask = null)}
   onanswer={(type, stitch, text) => {
     ask = null;
     onevent({ type, ...at, stitch, text });
   }}
-  onstopearly={() => {
-    ask = null;
+/>
+<FaultDialog open={choosing} onclose={() => (choosing = false)} onfault={fault} />
+<MoreDialog
+  open={more}
+  {canSkip}
+  waiting={run.skipped.flatMap((index) => plan.steps[index] ?? [])}
+  now={possible}
+  spoken={voice.spoken}
+  tones={voice.tones}
+  onclose={() => (more = false)}
+  onskip={skip}
+  ongo={go}
+  onmark={() => askFor('mark-stitch')}
+  onnote={() => askFor('note')}
+  onaside={() => askFor('bookmark')}
+  onphoto={(file) => {
+    more = false;
+    onphoto(file, step?.id ?? null);
+  }}
+  onfollow={() => {
+    more = false;
+    onfollow();
+  }}
+  {onvoice}
+  ongiveup={() => {
+    more = false;
     onevent({ type: 'stop-early', ...at });
   }}
 />
@@ -224,79 +308,10 @@
     padding: 1rem 2rem 1.25rem;
     background: var(--sheet);
   }
-  .now {
-    display: flex;
-    gap: 2rem;
-    min-height: 0;
-    justify-content: space-between;
-  }
-  .now > :first-child {
-    min-width: 0;
-    flex: 1.6;
-  }
-  .where {
-    display: inline-block;
-    padding: 0.35rem 1.1rem;
-    border-radius: 5px;
-    font: 700 clamp(1.375rem, 2.4vw, 1.75rem) / 1.3 var(--font-head);
-  }
-  .title {
-    margin-top: 0.75rem;
-    font-size: clamp(2.75rem, 6vw, 4.75rem);
-    line-height: 1.02;
-  }
-  .detail {
-    margin-top: 0.75rem;
-    font-size: clamp(1.375rem, 2.3vw, 1.75rem);
-    line-height: 1.3;
-  }
-  .caution {
-    display: flex;
-    gap: 0.5rem;
-    margin-top: 0.75rem;
-    font-size: 1.25rem;
-    color: var(--warn);
-  }
-  .drawing {
-    flex: 1;
-    min-height: 0;
-    min-width: 0;
-  }
-  .facts {
-    display: grid;
-    grid-template-columns: minmax(0, 0.8fr) minmax(0, 1fr) minmax(0, 1.3fr);
-    gap: 2rem;
-    padding-top: 0.75rem;
-    border-top: 2px solid var(--ink);
-    font-size: 1.125rem;
-  }
-  .big {
-    font: 700 clamp(1.75rem, 3.2vw, 2.5rem) / 1.15 var(--font-head);
-  }
-  .patch {
-    width: 100%;
-    height: 2.75rem;
-    margin-top: 0.25rem;
-    border: 2px solid var(--edge);
-    border-radius: 5px;
-  }
   @media (orientation: portrait) {
     .screen {
       padding: 1.5rem 2.25rem;
       gap: 1.25rem;
-    }
-    .now {
-      flex-direction: column;
-      justify-content: flex-start;
-    }
-    .now > :first-child {
-      flex: none;
-    }
-    .title {
-      font-size: clamp(2.75rem, 8.6vw, 5rem);
-    }
-    .drawing {
-      max-height: 27rem;
     }
   }
 </style>

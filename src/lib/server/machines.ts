@@ -1,0 +1,125 @@
+import { randomUUID } from 'node:crypto';
+import {
+  advance,
+  newStandIn,
+  obey,
+  type Answer,
+  type Command,
+  type MachineEvent,
+  type MachineState,
+  type StandInSetup
+} from '$lib/core/machine';
+
+/** An event with the time at which it happened, ms since 1970. */
+export type TimedEvent = MachineEvent & { at: number };
+
+/** What a watcher is told: an event, or where the machine is now. */
+export type Watcher = (told: { event: TimedEvent } | { state: MachineState; now: number }) => void;
+
+/** A machine for as long as the server runs: sessions are kept in memory and nowhere else. */
+export class MachineSession {
+  readonly id = randomUUID();
+  readonly events: TimedEvent[] = [];
+  usedAt: number;
+  #state: MachineState;
+  #at: number;
+  readonly #watchers = new Set<Watcher>();
+
+  constructor(setup: StandInSetup, now: number) {
+    this.#state = newStandIn(setup);
+    this.#at = now;
+    this.usedAt = now;
+  }
+
+  /** The machine as it is at a moment. */
+  stateAt(now: number): MachineState {
+    const passed = Math.max(0, now - this.#at) / 1000;
+    const { speed } = this.#state.setup;
+    const before = this.#state.clock;
+    const { state, events } = advance(this.#state, passed * speed);
+    const from = this.#at;
+    this.#state = state;
+    this.#at = Math.max(this.#at, now);
+    // An event happened when the machine’s own clock says, not when somebody looked.
+    this.#tell(events, ({ clock }) => from + ((clock - before) / speed) * 1000);
+    return state;
+  }
+
+  obey(command: Command, now: number): Answer {
+    const state = this.stateAt(now);
+    this.usedAt = now;
+    const answer = obey(state, command);
+    if (!answer.ok) return answer;
+    this.#state = answer.state;
+    this.#tell(answer.events, () => now);
+    return answer;
+  }
+
+  /** Speeds it up or slows it down from now on. */
+  setSpeed(speed: number, now: number): void {
+    this.#state = { ...this.stateAt(now), setup: { ...this.#state.setup, speed } };
+  }
+
+  /** Watches from after an event on; gives what ends it. */
+  watch(after: number, now: number, watcher: Watcher): () => void {
+    this.stateAt(now);
+    this.usedAt = now;
+    for (const event of this.events) if (event.seq > after) watcher({ event });
+    this.#watchers.add(watcher);
+    return () => this.#watchers.delete(watcher);
+  }
+
+  get watched(): boolean {
+    return this.#watchers.size > 0;
+  }
+
+  /** Lets time pass for those who watch. */
+  tick(now: number): void {
+    const state = this.stateAt(now);
+    this.usedAt = now;
+    for (const watcher of this.#watchers) watcher({ state, now });
+  }
+
+  #tell(events: readonly MachineEvent[], at: (event: MachineEvent) => number): void {
+    for (const event of events) {
+      const timed = { ...event, at: Math.round(at(event)) };
+      this.events.push(timed);
+      for (const watcher of this.#watchers) watcher({ event: timed });
+    }
+  }
+}
+
+/** Most machines at once; the one not used for longest gives way when it has rested for an hour. */
+const MOST = 60;
+const REST_MS = 3_600_000;
+const TICK_MS = 100;
+
+const sessions = new Map<string, MachineSession>();
+let ticking: NodeJS.Timeout | undefined;
+
+/** Sets up a machine; null where too many are running. */
+export function createMachine(setup: StandInSetup, now: number): MachineSession | null {
+  if (sessions.size >= MOST) {
+    const oldest = [...sessions.values()].sort((a, b) => a.usedAt - b.usedAt)[0];
+    if (!oldest || now - oldest.usedAt < REST_MS) return null;
+    sessions.delete(oldest.id);
+  }
+  const session = new MachineSession(setup, now);
+  sessions.set(session.id, session);
+  ticking ??= setInterval(() => {
+    for (const each of sessions.values()) if (each.watched) each.tick(Date.now());
+  }, TICK_MS).unref();
+  return session;
+}
+
+export function findMachine(id: string): MachineSession | undefined {
+  return sessions.get(id);
+}
+
+export function listMachines(): MachineSession[] {
+  return [...sessions.values()];
+}
+
+export function removeMachine(id: string): boolean {
+  return sessions.delete(id);
+}

@@ -1,0 +1,95 @@
+<script lang="ts">
+  import type { Plan, PlanStep } from '$lib/core/plan';
+  import { lookAhead, toPrepare } from '$lib/core/run';
+  import { formatClock, formatDuration, formatMinutes } from '$lib/core/units';
+  import { stepTime } from '$lib/ui/steps/words';
+
+  /** The lower third: the clock of the step, the next thread, and what comes next or is to be made ready. */
+  interface Props {
+    plan: Plan;
+    step: PlanStep;
+    at: number;
+    passed: number;
+    paused: boolean;
+  }
+  let { plan, step, at, passed, paused }: Props = $props();
+  const hands = $derived(step.kind === 'hand');
+  const left = $derived(stepTime(step) - passed);
+  const ahead = $derived(lookAhead(plan, at, passed));
+  const ready = $derived(toPrepare(plan, at));
+  /** Long enough to do something else nearby, s. */
+  const AWAY = 90;
+</script>
+
+<section class="facts">
+  <div>
+    <p class="label">{step.waiting.value > 0 ? 'waiting' : hands ? 'hands' : 'needle'}</p>
+    <p class="big {paused ? 'text-soft' : hands ? 'text-hands' : 'text-needle'}">{formatClock(passed)}</p>
+    <p class="text-soft">
+      {left >= 0 ? `about ${formatDuration(left)} left` : `${formatDuration(-left)} longer than planned`}
+    </p>
+  </div>
+  <div class="min-w-0">
+    <p class="label">
+      {step.kind === 'hand' && step.thread ? 'put on' : hands ? 'on the needle next' : 'thread'}
+    </p>
+    {#if ahead.thread}
+      <p class="big truncate">{ahead.thread.name}</p>
+      <svg class="patch" aria-hidden="true"
+        ><rect width="100%" height="100%" fill={ahead.thread.colour} /></svg
+      >
+    {:else}<p class="big text-soft">no more thread</p>{/if}
+  </div>
+  <div class="min-w-0">
+    {#if hands}
+      <p class="label truncate">
+        {ahead.nextStop
+          ? `then stop ${ahead.nextStop.stop?.machineNumber ?? '?'}, ${ahead.nextStop.title.toLowerCase()}`
+          : 'then'}
+      </p>
+      <p class="big">
+        {ahead.nextStop ? formatDuration(ahead.nextStop.running.value) : ahead.next ? 'hands' : 'done'}
+      </p>
+      <p class="truncate text-soft">{ahead.next ? `next: ${ahead.next.title}` : ''}</p>
+    {:else}
+      <p class="label">hands needed in</p>
+      <p class="big">{formatDuration(ahead.untilHands)}</p>
+      <p class="truncate {ahead.untilHands >= AWAY ? 'font-bold text-needle' : 'text-soft'}">
+        {ahead.untilHands >= AWAY
+          ? `you may leave it for ${formatMinutes(ahead.untilHands - 30)}, in earshot`
+          : ahead.next
+            ? `next: ${ahead.next.title}`
+            : ''}
+      </p>
+    {/if}
+    {#if ready.length > 0}<p class="two-lines text-soft">make ready: {ready.join(', ')}</p>{/if}
+  </div>
+</section>
+
+<style>
+  .facts {
+    display: grid;
+    grid-template-columns: minmax(0, 0.8fr) minmax(0, 1fr) minmax(0, 1.5fr);
+    gap: 2rem;
+    padding-top: 0.75rem;
+    border-top: 2px solid var(--ink);
+    font-size: 1.125rem;
+  }
+  .big {
+    font: 700 clamp(1.75rem, 3.2vw, 2.5rem) / 1.15 var(--font-head);
+  }
+  .patch {
+    width: 100%;
+    height: 2.75rem;
+    margin-top: 0.25rem;
+    border: 2px solid var(--edge);
+    border-radius: 5px;
+  }
+  .two-lines {
+    display: -webkit-box;
+    overflow: hidden;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    line-clamp: 2;
+  }
+</style>

@@ -1,0 +1,18 @@
+/** Keeps the screen awake while the run is on it; gives what ends that. */
+export function keepAwake(): () => void {
+  let lock: WakeLockSentinel | undefined;
+  const hold = async (): Promise<void> => {
+    try {
+      if (document.visibilityState === 'visible') lock = await navigator.wakeLock?.request('screen');
+    } catch {
+      // Without the lock the device’s own setting decides.
+    }
+  };
+  const again = (): void => void hold();
+  again();
+  document.addEventListener('visibilitychange', again);
+  return () => {
+    document.removeEventListener('visibilitychange', again);
+    void lock?.release();
+  };
+}
