@@ -39,7 +39,7 @@ export const coreRooms = {
   cutplan: ['units', 'geometry', 'item', 'shop', 'stash', 'strips', 'cutting', 'plan'],
   templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
   machine: ['units', 'plan'],
-  run: ['units', 'item', 'shop', 'cutting', 'thread', 'stack', 'plan', 'threadplan', 'machine'],
+  run: ['units', 'item', 'shop', 'time', 'cutting', 'thread', 'stack', 'plan', 'threadplan', 'machine'],
   documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run']
 };
 
@@ -61,5 +61,6 @@ export const corePackages = [
   'saxes',
   'svgpath',
   'maxrects-packer',
-  'tinyqueue'
+  'tinyqueue',
+  'ml-matrix'
 ];

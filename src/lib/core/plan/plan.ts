@@ -4,9 +4,9 @@ import { bobbinKindOf, defaultSetup, type Hoop, type Machine, type Setup, type S
 import { withGeometry, type StopGeometry } from '$lib/core/stitch';
 import { cutSizes, sidesOf, simulate, visibleThreads, type StackStep } from '$lib/core/stack';
 import { bobbinThread, upperThread } from '$lib/core/thread';
-import { sumEstimates } from '$lib/core/time';
+import { handsEstimate, needleEstimate, sumEstimates } from '$lib/core/time';
 import { asStop } from './runStop';
-import { PLAN_VERSION, type Plan, type PlanWarning } from './schema';
+import { PLAN_VERSION, type Plan, type PlanStep, type PlanWarning } from './schema';
 import { withSpools } from './spools';
 import { knownOf, planSteps } from './steps';
 
@@ -52,7 +52,11 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const { item, geometry } = withGeometry(withSpools(forVariant(whole, variant.id), resolved.setup));
   const cuts = cutList(item, hoop, shop, resolved.setup.copies);
   const trace = simulate(item, cutSizes(cuts));
-  const steps = planSteps(item, shop, machine, hoop, { seen: seenThreads(trace), geometry });
+  const steps = planSteps(item, shop, machine, hoop, {
+    seen: seenThreads(trace),
+    geometry,
+    person: resolved.setup.person ?? ''
+  });
   const stops = steps.flatMap(({ stop }) => stop ?? []);
   const warnings: PlanWarning[] = [
     ...resolved.warnings,
@@ -70,20 +74,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     machine: { id: machine.id, name: machine.name, needles: machine.needles, setSpm: machine.setSpm },
     hoop: { id: hoop.id, name: hoop.name, field: hoop.field, ring: hoop.ring },
     steps,
-    totals: {
-      hands: sumEstimates(
-        'hands',
-        steps.map(({ hands }) => hands)
-      ),
-      needle: sumEstimates(
-        'needle',
-        steps.map(({ running }) => running)
-      ),
-      waiting: sumEstimates(
-        'waiting',
-        steps.map(({ waiting }) => waiting)
-      )
-    },
+    totals: totalsOf(steps, shop, machine.id, resolved.setup.person ?? ''),
     stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
     upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
     bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
@@ -93,6 +84,35 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     warnings
   };
   return { plan: planned, trace, item, cutAccuracy: shop.cutAccuracy };
+}
+
+/** Totals by kind; with what was learned, errors that do not go together are not added up. */
+function totalsOf(steps: PlanStep[], { learned }: Shop, machineId: string, person: string): Plan['totals'] {
+  const hands = learned?.people[person];
+  const machine = learned?.machines[machineId];
+  const needle = steps.flatMap(({ stop }) => stop?.needle ?? []);
+  return {
+    hands: hands
+      ? handsEstimate(
+          steps.map(({ parts }) => parts),
+          hands
+        )
+      : sumEstimates(
+          'hands',
+          steps.map((step) => step.hands)
+        ),
+    needle:
+      machine && steps.every(({ stop, running }) => stop !== null || running.value === 0)
+        ? needleEstimate(needle, machine)
+        : sumEstimates(
+            'needle',
+            steps.map(({ running }) => running)
+          ),
+    waiting: sumEstimates(
+      'waiting',
+      steps.map(({ waiting }) => waiting)
+    )
+  };
 }
 
 /** Where the thread of each stop is seen in the end, by step; unknown while the work never leaves the ring. */

@@ -28,6 +28,10 @@ export const PlanStop = z.object({
   upperMetres: z.number(),
   bobbinMetres: z.number(),
   threadSource: z.enum(['chart', 'geometry', 'role-average', 'none']),
+  needle: z
+    .object({ stitching: z.number(), overhead: z.number(), trims: z.number() })
+    .optional()
+    .describe('what its needle time is made of before anything was learned, s'),
   geometry: z
     .object({
       source: z.enum(['list', 'drawing', 'lines']),

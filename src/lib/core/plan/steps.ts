@@ -28,7 +28,14 @@ import {
   type Jump,
   type ThreadChange
 } from '$lib/core/thread';
-import { fromDefaults, handTime, needleSeconds } from '$lib/core/time';
+import {
+  fromDefaults,
+  handsEstimate,
+  handTime,
+  needleEstimate,
+  needleParts,
+  type NeedleParts
+} from '$lib/core/time';
 import { asStop } from './runStop';
 import type { PlanStep } from './schema';
 import { threadsOn } from './spools';
@@ -39,7 +46,11 @@ interface Known {
   seen: ReadonlyMap<string, Stop['visible']>;
   /** Stitches that are known one by one, by stop. */
   geometry: ReadonlyMap<string, StopGeometry>;
+  /** Whose hands. */
+  person: string;
 }
+
+const NO_NEEDLE: NeedleParts = { stitching: 0, overhead: 0, trims: 0 };
 
 /**
  * The steps of an item on a machine: the item’s own, with the set-up and the thread changes that this
@@ -50,8 +61,10 @@ export function planSteps(
   shop: Shop,
   machine: Machine,
   hoop: Hoop,
-  { seen, geometry }: Known
+  { seen, geometry, person }: Known
 ): PlanStep[] {
+  const ownHands = shop.learned?.people[person];
+  const ownMachine = shop.learned?.machines[machine.id];
   const steps: PlanStep[] = [];
   const changes = changesByStep(item, machine);
   const jumps = jumpsByStep(item);
@@ -84,8 +97,8 @@ export function planSteps(
       needle: null,
       // A step that moves the hoop shows where it goes; any other where it is.
       hoop: after,
-      hands: fromDefaults('hands', time.hands),
-      running: fromDefaults('needle', op.do === 'insert-run' ? runSeconds(op) : 0),
+      hands: handsEstimate([time.parts], ownHands),
+      running: needleEstimate([op.do === 'insert-run' ? runParts(op) : NO_NEEDLE], ownMachine),
       waiting: fromDefaults('waiting', time.waiting),
       parts: time.parts,
       caution: cautionOf(op) ?? null
@@ -93,8 +106,8 @@ export function planSteps(
     state = after;
   };
 
-  const runSeconds = (op: OperationOf<'insert-run'>): number =>
-    op.stitches > 0 ? needleSeconds(asStop(op), machine, hoop, false) : 0;
+  const runParts = (op: OperationOf<'insert-run'>): NeedleParts =>
+    op.stitches > 0 ? needleParts(asStop(op), machine, hoop) : NO_NEEDLE;
 
   addHand('set-up', null, { do: 'set-up' }, '');
   for (const step of item.steps) {
@@ -130,6 +143,7 @@ export function planSteps(
     const upper = upperThread(stop, known);
     const jump = jumps.get(id) ?? null;
     const sent = jump ? handPart('goToStop', shop) : null;
+    const needle = needleParts(stop, machine, hoop, change?.kind === 'switch', own?.measure.jumps ?? 0);
     return {
       id,
       number,
@@ -156,6 +170,7 @@ export function planSteps(
         upperMetres: upper.metres,
         bobbinMetres: bobbinThread(stop, known),
         threadSource: upper.source,
+        needle,
         geometry: own
           ? {
               source: own.source,
@@ -168,11 +183,8 @@ export function planSteps(
       thread: findThread(item, stop.threadId) ?? null,
       needle: machine.needles > 1 ? (change?.needle ?? null) : null,
       hoop: state,
-      hands: fromDefaults('hands', sent?.seconds ?? 0),
-      running: fromDefaults(
-        'needle',
-        needleSeconds(stop, machine, hoop, change?.kind === 'switch', own?.measure.jumps ?? 0)
-      ),
+      hands: handsEstimate([sent ? [sent] : []], ownHands),
+      running: needleEstimate([needle], ownMachine),
       waiting: fromDefaults('waiting', 0),
       parts: sent ? [sent] : [],
       caution: STOP_CAUTION

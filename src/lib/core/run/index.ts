@@ -7,5 +7,6 @@ export * from './follow';
 export * from './gettingBack';
 export * from './mayStitch';
 export * from './needleHours';
+export * from './observed';
 export * from './recovery';
 export * from './schema';

@@ -3,3 +3,4 @@ export * from './defaults';
 export * from './handTimes';
 export * from './schema';
 export * from './supplies';
+export * from './learned';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { PIECE_USES } from '$lib/core/item';
 import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
 import { HandTimes } from './handTimes';
+import { Learned } from './learned';
 import { BOBBIN_KINDS, BobbinKind, BobbinOn, Spool } from './supplies';
 
 export const SHOP_VERSION = 1;
@@ -81,6 +82,12 @@ export const Shop = z.object({
     .min(1)
     .max(20)
     .default(() => [...BOBBIN_KINDS]),
+  people: z
+    .array(z.string().trim().min(1).max(60))
+    .max(20)
+    .optional()
+    .describe('who works here, where it is more than one'),
+  learned: Learned.optional().describe('computed from the logged runs; left out when the shop is stored'),
   needleHours: z.number().min(1).max(200).default(8).describe('hours a needle stitches before it is changed')
 });
 export type Shop = z.infer<typeof Shop>;
@@ -98,6 +105,9 @@ export const Setup = z.object({
   bobbin: z.string().max(80).default('white').describe('what bobbins are usually wound with'),
   bobbinKind: Id.optional(),
   bobbinOn: BobbinOn.optional().describe('in the machine before the start; none where missing'),
-  schools: z.record(z.string(), z.string()).default({})
+  schools: z.record(z.string(), z.string()).default({}),
+  person: z.string().max(60).optional().describe('whose hands; nobody in particular where missing'),
+  claimedMinutes: z.number().min(0).max(100_000).optional().describe('what a seller says it takes'),
+  displayedMinutes: z.number().min(0).max(100_000).optional().describe('what the machine shows')
 });
 export type Setup = z.infer<typeof Setup>;

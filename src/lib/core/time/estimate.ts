@@ -45,6 +45,45 @@ export function fromDefaults(kind: TimeKind, seconds: number): Estimate {
   };
 }
 
+/** Half the times lie within this many sigmas of the middle. */
+const Z50 = 0.6745;
+
+/**
+ * An estimate from a mean and its deviation, taken as log-normal with these two moments.
+ *
+ * @param seconds mean, s
+ * @param deviation standard deviation, s
+ *
+ * @example
+ * fromNormal('hands', 100, 10, '5 logged runs', 5).high // 113.1
+ */
+export function fromNormal(
+  kind: TimeKind,
+  seconds: number,
+  deviation: number,
+  source: string,
+  samples: number
+): Estimate {
+  if (seconds <= 0) return { kind, value: 0, low: 0, high: 0, source, samples };
+  const sigma = Math.sqrt(Math.log(1 + (deviation / seconds) ** 2));
+  const middle = seconds * Math.exp(-(sigma ** 2) / 2);
+  const factor = Math.exp(Z80 * sigma);
+  return { kind, value: seconds, low: middle / factor, high: middle * factor, source, samples };
+}
+
+/**
+ * The range in which half the times lie, from the one in which four of five do.
+ *
+ * @example
+ * halfRange(fromDefaults('needle', 492)) // { low: 415.7, high: 582.3 }
+ */
+export function halfRange({ low, high }: Estimate): { low: number; high: number } {
+  if (low <= 0 || high <= low) return { low, high };
+  const middle = Math.sqrt(low * high);
+  const factor = (high / low) ** (Z50 / Z80 / 2);
+  return { low: middle / factor, high: middle * factor };
+}
+
 /**
  * Sum of estimates of one kind. One person and one machine do all steps, so the errors go together: lows
  * add to a low, highs to a high.

@@ -24,6 +24,15 @@ export function phaseSpeed(phase: Phase, role: Role, machine: Machine, hoop: Hoo
   return Math.min(machine.setSpm, phase.cap ?? Infinity, hoop.capSpm ?? Infinity, paceOf(machine), reach);
 }
 
+/** The needle time of a stop by what it is made of, s. */
+export interface NeedleParts {
+  /** The stitches at their speeds. */
+  stitching: number;
+  /** Getting up to speed, coming to a halt, the machine’s own change of needle. */
+  overhead: number;
+  trims: number;
+}
+
 /**
  * Needle time of a stop, s: its stitches at their speeds, 2 s to start, 2 s to halt, 6 s for the trim of a
  * machine that has one, 10 s where a multi-needle machine changes needle by itself. A stop without a count
@@ -32,14 +41,34 @@ export function phaseSpeed(phase: Phase, role: Role, machine: Machine, hoop: Hoo
  * @param jumps jumps that leave a thread; a machine with a trimmer trims at each
  *
  * @example
- * needleSeconds(stopOf1500Stitches, machineSetTo400, hoop) // 229
+ * needleParts(stopOf1500Stitches, machineSetTo400, hoop) // { stitching: 225, overhead: 4, trims: 0 }
  */
-export function needleSeconds(stop: Stop, machine: Machine, hoop: Hoop, switches = false, jumps = 0): number {
+export function needleParts(
+  stop: Stop,
+  machine: Machine,
+  hoop: Hoop,
+  switches = false,
+  jumps = 0
+): NeedleParts {
   const stitching = stop.phases.reduce(
     (sum, phase) => sum + (phase.stitches * 60) / phaseSpeed(phase, stop.role, machine, hoop),
     0
   );
-  if (stitching === 0) return 0;
-  const trims = machine.trimmer ? TRIM_S * (1 + jumps) : 0;
-  return stitching + START_S + HALT_S + trims + (switches ? NEEDLE_SWITCH_S : 0);
+  if (stitching === 0) return { stitching: 0, overhead: 0, trims: 0 };
+  return {
+    stitching,
+    overhead: START_S + HALT_S + (switches ? NEEDLE_SWITCH_S : 0),
+    trims: machine.trimmer ? TRIM_S * (1 + jumps) : 0
+  };
+}
+
+/**
+ * The whole of `needleParts`, s.
+ *
+ * @example
+ * needleSeconds(stopOf1500Stitches, machineSetTo400, hoop) // 229
+ */
+export function needleSeconds(stop: Stop, machine: Machine, hoop: Hoop, switches = false, jumps = 0): number {
+  const { stitching, overhead, trims } = needleParts(stop, machine, hoop, switches, jumps);
+  return stitching + overhead + trims;
 }
