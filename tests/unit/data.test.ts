@@ -11,7 +11,18 @@ import {
   putItemAway,
   saveItem
 } from '$lib/data/items';
-import { appendEvent, eventsOf, getRun, runDocument, prepareRun } from '$lib/data/runs';
+import { keeping, makeBackup, rememberBackup, restoreBackup, undoRestore } from '$lib/data/backup';
+import {
+  addPhoto,
+  appendEvent,
+  appendFromMachine,
+  eventsOf,
+  getRun,
+  markRun,
+  photosOf,
+  prepareRun,
+  runDocument
+} from '$lib/data/runs';
 import { getShop, saveShop } from '$lib/data/shop';
 import { plan } from '$lib/core/plan';
 import { readValue } from '$lib/core/documents';
@@ -99,6 +110,48 @@ describe('what the browser keeps', () => {
       expect(stored.map(({ seq }) => seq)).to.deep.equal(Array.from({ length: 41 }, (_, at) => at + 1));
       expect(new Set(stored.slice(1).map(({ text }) => text)).size).to.equal(40);
     });
+    it('told of each event of a machine once, however many tabs follow it', async () => {
+      await prepareRun(head, 0, 'one');
+      await appendEvent('run', { type: 'start', stepId: null }, 1, 'one');
+      const told = (seq: number, stop: number, type: 'stop-began' | 'stop-ended') =>
+        ({
+          seq,
+          type,
+          clock: seq,
+          stop,
+          stitch: 0,
+          text: '',
+          ...(type === 'stop-ended' && { seconds: 22 })
+        }) as const;
+      const first = head.plan.steps.findIndex(({ kind }) => kind === 'stop');
+      for (const event of [told(3, 1, 'stop-began'), told(4, 1, 'stop-ended')])
+        await Promise.all(
+          ['one', 'two', 'three'].map((tab_) => appendFromMachine('run', 'm', event, 5, tab_))
+        );
+      const stored = await eventsOf('run');
+      // Prepared and started, the hand work before the stop, and the stop.
+      expect(stored).to.have.length(2 + first + 1);
+      expect(stored.map(({ seq }) => seq)).to.deep.equal(stored.map((_, at) => at + 1));
+      expect(stored.at(-1)).to.deep.include({ type: 'done', seconds: 22, from: { session: 'm', seq: 4 } });
+      // The connection comes back and tells the same again.
+      expect(await appendFromMachine('run', 'm', told(4, 1, 'stop-ended'), 9, 'one')).to.equal(0);
+    });
+    it('is learned from once it is over, unless the maker leaves it out', async () => {
+      await prepareRun(head, 0, 'one');
+      let at = 1000;
+      await appendEvent('run', { type: 'start', stepId: null }, at, 'one');
+      for (const { id } of head.plan.steps) {
+        at += 60_000;
+        await appendEvent('run', { type: 'done', stepId: id }, at, 'one');
+      }
+      expect((await getShop()).learned).to.equal(undefined);
+      await appendEvent('run', { type: 'finish', stepId: null }, at, 'one');
+      expect((await getShop()).learned?.runIds).to.deep.equal(['run']);
+      await saveShop(await getShop());
+      expect((await db.shops.toArray())[0]).to.not.have.property('learned');
+      await markRun('run', { leftOut: true });
+      expect((await getShop()).learned).to.equal(undefined);
+    });
     it('that is finished with its last event', async () => {
       await prepareRun(head, 0, 'one');
       await appendEvent('run', { type: 'finish', stepId: null }, Date.parse(NOW), 'one');
@@ -149,5 +202,50 @@ describe('what the browser keeps', () => {
       (error: Error) => expect(error.message).to.match(/“name”/)
     );
     expect(await dump()).to.equal(before);
+  });
+  it('goes into one file and comes back as it was, photos too', async () => {
+    await addItem(tab, setup);
+    await saveShop({ ...shop, name: 'Mine' });
+    const planned = plan(tab, setup, shop);
+    await prepareRun(
+      {
+        ...{ schema: 'jolt-step/run', version: 1, id: 'run', itemId: tab.id, itemName: tab.name },
+        ...{ startedAt: NOW, finishedAt: null, setup, plan: planned }
+      },
+      0,
+      'one'
+    );
+    const image = new Blob([new Uint8Array([1, 2, 250])], { type: 'image/png' });
+    await addPhoto({ id: 'p', runId: 'run', at: 5, stepId: null, name: 'edge.png', image });
+    expect((await keeping(Date.parse(NOW))).due).to.equal(true);
+    const now = '2026-11-25T00:00:00.000Z';
+    const text = JSON.stringify(await makeBackup(now));
+    await rememberBackup(now);
+    expect(await keeping(Date.parse(now))).to.deep.include({ due: false, last: now });
+
+    const before = await dump();
+    await Promise.all(db.tables.map((table) => table.clear()));
+    await saveShop({ ...shop, name: 'Somebody else’s' });
+    const restored = await restoreBackup(text, now);
+    expect((await getShop()).name).to.equal('Mine');
+    expect(await runDocument('run')).to.deep.include({ id: 'run', itemName: tab.name });
+    const [photo] = await photosOf('run');
+    expect(new Uint8Array((await photo?.image.arrayBuffer()) ?? new ArrayBuffer(0))).to.deep.equal(
+      new Uint8Array([1, 2, 250])
+    );
+    await rememberBackup(now);
+    expect(JSON.parse(await dump())).to.deep.equal(JSON.parse(before));
+    if (restored.ok) await undoRestore(restored.before);
+    expect((await getShop()).name).to.equal('Somebody else’s');
+    expect(await db.items.count()).to.equal(0);
+  });
+  it('nothing changes for a backup that is broken', async () => {
+    await addItem(tab, setup);
+    const text = JSON.stringify(await makeBackup(NOW));
+    const before = await dump();
+    for (const broken of [text.slice(0, 300), text.replace('"jolt-step/item"', '"something"'), '[]']) {
+      expect((await restoreBackup(broken, NOW)).ok).to.equal(false);
+      expect(await dump()).to.equal(before);
+    }
   });
 });

@@ -67,7 +67,11 @@ const WHOLE: Record<DocumentKind, unknown> = {
   run,
   plan: run.plan,
   stash,
-  'cut-job': newCutJob(tab.id, 3)
+  'cut-job': newCutJob(tab.id, 3),
+  backup: {
+    ...{ schema: 'jolt-step/backup', version: 1, at: NOW, items: [tab], setups: [], shop: null },
+    ...{ runs: [], stash: [], cutJobs: [], meta: [{ key: 'demo-loaded', value: true }], photos: [] }
+  }
 };
 
 /** A copy of a document with one field, named by its path, set to something else. */

@@ -1,3 +1,4 @@
+export * from './backup';
 export * from './client';
 export type { Photo } from './db';
 export * from './demo';

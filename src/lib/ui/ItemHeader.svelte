@@ -10,6 +10,7 @@
     { href: base, name: 'Sheet' },
     { href: `${base}/cut`, name: 'Cut' },
     { href: `${base}/thread`, name: 'Thread' },
+    { href: `${base}/time`, name: 'Time' },
     { href: `${base}/templates`, name: 'Templates' }
   ]);
 </script>

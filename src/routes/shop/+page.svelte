@@ -3,7 +3,6 @@
     DEFAULT_HAND_TIMES,
     HAND_TIME_KEYS,
     handTimeLabel,
-    paceOf,
     Shop,
     type Hoop,
     type Machine
@@ -14,6 +13,8 @@
   import { formatDuration } from '$lib/core/units';
   import { Plus, Trash2 } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
+  import BackupPanel from '../BackupPanel.svelte';
+  import MachineRow from './MachineRow.svelte';
 
   const stored = live(() => null, getShop);
   const shop = $derived(stored.value);
@@ -30,7 +31,8 @@
     width: 'The width',
     height: 'The height',
     hands: 'The hand time',
-    cutAccuracy: 'How far your cuts stray'
+    cutAccuracy: 'How far your cuts stray',
+    fileEnding: 'The ending of its files'
   };
 
   /** Stores the shop when it is whole; a wrong answer is said and nothing changes. */
@@ -108,6 +110,20 @@
         >
       {/each}
     </fieldset>
+    <label class="flex flex-col gap-1"
+      ><span class="label">Who works here, if several</span><input
+        class="field w-60"
+        placeholder="names, with commas"
+        value={(shop.people ?? []).join(', ')}
+        onchange={(event) => {
+          const people = event.currentTarget.value
+            .split(',')
+            .map((name) => name.trim())
+            .filter(Boolean);
+          void keep({ ...shop, people });
+        }}
+      /></label
+    >
     <LengthField
       label="Your cuts stray by"
       unit={shop.unit}
@@ -117,60 +133,22 @@
   </section>
 
   <section class="mt-8" aria-labelledby="machines">
-    <h2 id="machines" class="text-2xl">Machines</h2>
+    <div class="flex items-baseline gap-4">
+      <h2 id="machines" class="text-2xl">Machines</h2>
+      <a href="/machine" class="underline">Stand-in machine</a>
+    </div>
     <ul class="mt-2 border-t-[1.5px] border-ink">
       {#each shop.machines as machine (machine.id)}
-        <li class="flex flex-wrap items-end gap-4 border-b border-rule py-3">
-          <label class="flex flex-col gap-1"
-            ><span class="label">Name</span><input
-              class="field w-52"
-              value={machine.name}
-              onchange={(event) => setMachine(machine.id, { name: event.currentTarget.value })}
-            /></label
-          >
-          <NumberField
-            label="Needles"
-            value={machine.needles}
-            onchange={(needles) => needles !== null && setMachine(machine.id, { needles })}
-            class="w-24"
-          />
-          <NumberField
-            label="Speed you set, spm"
-            value={machine.setSpm}
-            onchange={(setSpm) => setSpm !== null && setMachine(machine.id, { setSpm })}
-          />
-          <NumberField
-            label="Highest, spm"
-            value={machine.maxSpm}
-            onchange={(maxSpm) => maxSpm !== null && setMachine(machine.id, { maxSpm })}
-          />
-          <NumberField
-            label="Really averages, spm"
-            value={machine.paceSpm}
-            empty="{paceOf({ ...machine, paceSpm: null })} assumed"
-            onchange={(paceSpm) => setMachine(machine.id, { paceSpm })}
-            class="w-36"
-          />
-          <label class="flex min-h-11 items-center gap-2"
-            ><input
-              type="checkbox"
-              class="size-5"
-              checked={machine.trimmer}
-              onchange={(event) => setMachine(machine.id, { trimmer: event.currentTarget.checked })}
-            />Trims by itself</label
-          >
-          <button
-            type="button"
-            class="button button-quiet ml-auto"
-            aria-label="Remove {machine.name}"
-            disabled={shop.machines.length === 1}
-            onclick={() =>
-              void keep(
-                { ...shop, machines: shop.machines.filter(({ id }) => id !== machine.id) },
-                `${machine.name} is gone from the shop.`
-              )}><Trash2 size={20} aria-hidden="true" /></button
-          >
-        </li>
+        <MachineRow
+          {machine}
+          only={shop.machines.length === 1}
+          onset={(change) => setMachine(machine.id, change)}
+          onremove={() =>
+            void keep(
+              { ...shop, machines: shop.machines.filter(({ id }) => id !== machine.id) },
+              `${machine.name} is gone from the shop.`
+            )}
+        />
       {/each}
     </ul>
     <button
@@ -309,4 +287,6 @@
       {/each}
     </ul>
   </section>
+
+  <BackupPanel />
 {/if}

@@ -5,6 +5,7 @@ import { Plan } from '$lib/core/plan';
 import { Run } from '$lib/core/run';
 import { Setup, Shop } from '$lib/core/shop';
 import { Stash } from '$lib/core/stash';
+import { Backup } from './backup';
 
 /** The documents that are saved, sent and exported, by the name their `schema` field ends with. */
 export const DOCUMENTS = {
@@ -14,7 +15,8 @@ export const DOCUMENTS = {
   stash: Stash,
   run: Run,
   plan: Plan,
-  'cut-job': CutJob
+  'cut-job': CutJob,
+  backup: Backup
 } as const;
 export type DocumentKind = keyof typeof DOCUMENTS;
 type DocumentOf<K extends DocumentKind> = z.output<(typeof DOCUMENTS)[K]>;
@@ -40,7 +42,8 @@ const MIGRATIONS: Record<DocumentKind, Migration[]> = {
   stash: [],
   run: [],
   plan: [],
-  'cut-job': []
+  'cut-job': [],
+  backup: []
 };
 
 /**

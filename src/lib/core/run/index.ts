@@ -6,6 +6,7 @@ export * from './fold';
 export * from './follow';
 export * from './gettingBack';
 export * from './mayStitch';
+export * from './minutes';
 export * from './needleHours';
 export * from './observed';
 export * from './recovery';

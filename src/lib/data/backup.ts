@@ -1,0 +1,136 @@
+import { readDocument, readValue, type Backup, type DocumentError } from '$lib/core/documents';
+import { db } from './db';
+import { runDocuments } from './runs';
+
+const LAST = 'last-backup';
+const DAY_MS = 86_400_000;
+/** A backup older than this is asked for again, if anything has changed since. */
+const OLD_MS = 7 * DAY_MS;
+/** Below this much room a photo or a long run may not be stored any more, bytes. */
+const LITTLE_ROOM = 50 * 1024 * 1024;
+
+const all = [db.items, db.setups, db.shops, db.runs, db.events, db.stash, db.cutJobs, db.meta, db.photos];
+
+/**
+ * Everything this browser keeps, as one document.
+ *
+ * @param now ISO 8601
+ */
+export async function makeBackup(now: string): Promise<Backup> {
+  const stored = await db.transaction('r', all, async () => ({
+    items: await db.items.toArray(),
+    setups: await db.setups.toArray(),
+    shop: (await db.shops.toArray())[0] ?? null,
+    runs: await runDocuments(),
+    stash: await db.stash.toArray(),
+    cutJobs: await db.cutJobs.toArray(),
+    meta: await db.meta.toArray(),
+    photos: await db.photos.toArray()
+  }));
+  const photos = await Promise.all(
+    stored.photos.map(async ({ image, ...photo }) => ({
+      ...photo,
+      type: image.type,
+      base64: toBase64(new Uint8Array(await image.arrayBuffer()))
+    }))
+  );
+  return { schema: 'jolt-step/backup', version: 1, at: now, ...stored, photos };
+}
+
+/** Remembers that a backup was kept. */
+export async function rememberBackup(now: string): Promise<void> {
+  await db.meta.put({ key: LAST, value: now });
+}
+
+export type Restored = { ok: true; before: Backup } | { ok: false; error: DocumentError };
+
+/**
+ * Puts everything back as a backup has it; what is here now is replaced, and given back so that this can be undone. A broken
+ * file changes nothing.
+ *
+ * @param text the file
+ */
+export async function restoreBackup(text: string, now: string): Promise<Restored> {
+  const read = readDocument('backup', text);
+  if (!read.ok) return read;
+  const before = await makeBackup(now);
+  await replaceAll(read.document);
+  return { ok: true, before };
+}
+
+/** Takes a restore back. */
+export async function undoRestore(before: Backup): Promise<void> {
+  const read = readValue('backup', before);
+  if (read.ok) await replaceAll(read.document);
+}
+
+async function replaceAll(backup: Backup): Promise<void> {
+  const photos = backup.photos.map(({ type, base64, ...photo }) => ({
+    ...photo,
+    image: new Blob([fromBase64(base64)], { type })
+  }));
+  await db.transaction('rw', all, async () => {
+    for (const table of all) await table.clear();
+    await db.items.bulkAdd(backup.items);
+    await db.setups.bulkAdd(backup.setups);
+    if (backup.shop) await db.shops.add(backup.shop);
+    for (const { events, ...head } of backup.runs) {
+      await db.runs.add(head);
+      await db.events.bulkAdd(events);
+    }
+    await db.stash.bulkAdd(backup.stash);
+    await db.cutJobs.bulkAdd(backup.cutJobs);
+    await db.meta.bulkAdd(backup.meta.map(({ key, value }) => ({ key, value })));
+    await db.photos.bulkAdd(photos);
+  });
+}
+
+/** What there is to say of how safely things are kept. */
+export interface Keeping {
+  /** When everything was last kept in a file; null for never. */
+  last: string | null;
+  /** Whether to ask for a backup now. */
+  due: boolean;
+  /** Room left, bytes, where there is little. */
+  little: number | null;
+}
+
+/**
+ * Whether a backup is due, and whether the browser’s storage is nearly full.
+ *
+ * @param now milliseconds since 1970
+ */
+export async function keeping(now: number): Promise<Keeping> {
+  const last = ((await db.meta.get(LAST))?.value as string | undefined) ?? null;
+  const since = last ?? '';
+  const runs = await db.runs.where('startedAt').above(since).count();
+  const items = await db.items.where('updatedAt').above(since).count();
+  const changed = runs + items > 0;
+  const old = last === null ? runs > 0 : now - Date.parse(last) > OLD_MS;
+  return { last, due: changed && old, little: await littleRoom() };
+}
+
+async function littleRoom(): Promise<number | null> {
+  if (typeof navigator === 'undefined' || !('storage' in navigator)) return null;
+  const { quota, usage } = await navigator.storage.estimate();
+  if (quota === undefined || usage === undefined) return null;
+  const room = quota - usage;
+  return room < LITTLE_ROOM ? Math.max(0, room) : null;
+}
+
+/** Asks the browser not to clear what is kept when its disk runs short; it may say no. */
+export async function askToKeep(): Promise<void> {
+  if ('storage' in navigator && 'persist' in navigator.storage && !(await navigator.storage.persisted()))
+    await navigator.storage.persist();
+}
+
+function toBase64(bytes: Uint8Array): string {
+  let text = '';
+  for (let at = 0; at < bytes.length; at += 32_768)
+    text += String.fromCharCode(...bytes.subarray(at, at + 32_768));
+  return btoa(text);
+}
+
+function fromBase64(text: string): Uint8Array<ArrayBuffer> {
+  return Uint8Array.from(atob(text), (letter) => letter.charCodeAt(0));
+}

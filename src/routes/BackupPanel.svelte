@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { keeping, live, makeBackup, rememberBackup, restoreBackup, undoRestore } from '$lib/data';
+  import { downloadJson } from '$lib/ui/files';
+  import { Download, Upload } from '@lucide/svelte';
+  import { format } from 'date-fns';
+  import { toast } from 'svelte-sonner';
+
+  /** Everything into one file, and back; `brief` where it is only a reminder. */
+  let { brief = false }: { brief?: boolean } = $props();
+  const found = live(
+    () => null,
+    () => keeping(Date.now())
+  );
+  const kept = $derived(found.value);
+  let working = $state(false);
+  let input = $state<HTMLInputElement>();
+
+  async function keep(): Promise<void> {
+    working = true;
+    try {
+      const now = new Date().toISOString();
+      downloadJson(`jolt step ${now.slice(0, 10)}`, await makeBackup(now));
+      await rememberBackup(now);
+    } catch {
+      toast.error('The backup could not be written.');
+    }
+    working = false;
+  }
+  async function restore(file: File): Promise<void> {
+    working = true;
+    try {
+      const restored = await restoreBackup(await file.text(), new Date().toISOString());
+      if (!restored.ok) toast.error(restored.error.message);
+      else {
+        const { before } = restored;
+        toast(`Everything is as it was in ${file.name}.`, {
+          duration: 60_000,
+          action: { label: 'Undo', onClick: () => void undoRestore(before) }
+        });
+      }
+    } catch {
+      toast.error('The backup could not be stored: the browser’s storage may be full. Nothing was changed.');
+    }
+    working = false;
+  }
+</script>
+
+{#if kept && (!brief || kept.due || kept.little !== null)}
+  <section aria-labelledby="backup" class={brief ? 'mt-4 border-l-4 border-warn bg-warn-pale p-3' : 'mt-8'}>
+    <h2 id="backup" class={brief ? 'sr-only' : 'text-2xl'}>Backup</h2>
+    {#if kept.little !== null}
+      <p class="font-bold text-warn">
+        The browser’s storage is nearly full: {Math.round(kept.little / 1024 / 1024)} MB are left. Keep a backup,
+        then remove photos or old runs before the next run.
+      </p>
+    {/if}
+    <div class="flex flex-wrap items-center gap-3">
+      <p class={brief ? '' : 'text-soft'}>
+        {kept.last
+          ? `Last kept in a file on ${format(kept.last, 'd MMMM yyyy, HH:mm')}.`
+          : 'Nothing has been kept in a file yet. A browser can be cleared; a file stays.'}
+      </p>
+      <button type="button" class="button {brief ? '' : 'button-main'}" disabled={working} onclick={keep}
+        ><Download size={20} aria-hidden="true" />Keep everything in one file</button
+      >
+      {#if !brief}
+        <button type="button" class="button" disabled={working} onclick={() => input?.click()}
+          ><Upload size={20} aria-hidden="true" />Bring a backup back</button
+        >
+        <input
+          bind:this={input}
+          type="file"
+          accept="application/json,.json"
+          class="sr-only"
+          tabindex="-1"
+          aria-label="Backup to bring back"
+          onchange={(event) => {
+            const file = event.currentTarget.files?.[0];
+            if (file) void restore(file);
+            event.currentTarget.value = '';
+          }}
+        />
+      {/if}
+    </div>
+    {#if !brief}<p class="mt-1 text-sm text-soft">
+        Bringing one back replaces all that is here now; it can be undone until you leave.
+      </p>{/if}
+  </section>
+{/if}

@@ -1,0 +1,81 @@
+<script lang="ts">
+  import { paceOf, type Machine } from '$lib/core/shop';
+  import NumberField from '$lib/ui/fields/NumberField.svelte';
+  import { Trash2 } from '@lucide/svelte';
+
+  /** One machine of the shop. */
+  interface Props {
+    machine: Machine;
+    /** The last one cannot go. */
+    only: boolean;
+    onset: (change: Partial<Machine>) => void;
+    onremove: () => void;
+  }
+  let { machine, only, onset, onremove }: Props = $props();
+</script>
+
+<li class="flex flex-wrap items-end gap-4 border-b border-rule py-3">
+  <label class="flex flex-col gap-1"
+    ><span class="label">Name</span><input
+      class="field w-52"
+      value={machine.name}
+      onchange={(event) => onset({ name: event.currentTarget.value })}
+    /></label
+  >
+  <NumberField
+    label="Needles"
+    value={machine.needles}
+    onchange={(needles) => needles !== null && onset({ needles })}
+    class="w-24"
+  />
+  <NumberField
+    label="Speed you set, spm"
+    value={machine.setSpm}
+    onchange={(setSpm) => setSpm !== null && onset({ setSpm })}
+  />
+  <NumberField
+    label="Highest, spm"
+    value={machine.maxSpm}
+    onchange={(maxSpm) => maxSpm !== null && onset({ maxSpm })}
+  />
+  <NumberField
+    label="Really averages, spm"
+    value={machine.paceSpm}
+    empty="{paceOf({ ...machine, paceSpm: null })} assumed"
+    onchange={(paceSpm) => onset({ paceSpm })}
+    class="w-36"
+  />
+  <label class="flex flex-col gap-1"
+    ><span class="label">Its files end in</span><input
+      class="field w-28"
+      placeholder="any"
+      value={machine.fileEnding ?? ''}
+      onchange={(event) => onset({ fileEnding: event.currentTarget.value.trim() || undefined })}
+    /></label
+  >
+  <label class="flex flex-col gap-1"
+    ><span class="label">It counts stitches</span><select
+      class="field"
+      value={machine.counts ?? 'stop'}
+      onchange={(event) => onset({ counts: event.currentTarget.value === 'design' ? 'design' : 'stop' })}
+    >
+      <option value="stop">within the stop</option>
+      <option value="design">over the design</option>
+    </select></label
+  >
+  <label class="flex min-h-11 items-center gap-2"
+    ><input
+      type="checkbox"
+      class="size-5"
+      checked={machine.trimmer}
+      onchange={(event) => onset({ trimmer: event.currentTarget.checked })}
+    />Trims by itself</label
+  >
+  <button
+    type="button"
+    class="button button-quiet ml-auto"
+    aria-label="Remove {machine.name}"
+    disabled={only}
+    onclick={onremove}><Trash2 size={20} aria-hidden="true" /></button
+  >
+</li>
