@@ -2,15 +2,26 @@
   import { goto } from '$app/navigation';
   import { assemble, constructionOf } from '$lib/core/constructions';
   import { plan } from '$lib/core/plan';
-  import { foldRun, timesFrom } from '$lib/core/run';
+  import { foldRun, lessonWords, taughtBy, timesFrom } from '$lib/core/run';
   import { defaultShop } from '$lib/core/shop';
+  import { runningShort } from '$lib/core/stash';
   import { formatMinutes } from '$lib/core/units';
-  import { eventsOf, listRuns, live, bringInDemo, plannedItems } from '$lib/data';
+  import {
+    bringInDemo,
+    eventsOf,
+    getShop,
+    listRuns,
+    listStash,
+    live,
+    plannedItems,
+    runDocuments
+  } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
   import Times from '$lib/ui/Times.svelte';
-  import { format } from 'date-fns';
+  import { format, isToday } from 'date-fns';
   import { toast } from 'svelte-sonner';
+  import BackupPanel from './BackupPanel.svelte';
 
   const shelved = live(() => null, plannedItems);
   const open = live(
@@ -20,15 +31,38 @@
       return Promise.all(
         runs.map(async (run) => {
           const state = foldRun(run.plan.steps, await eventsOf(run.id));
-          return { run, step: run.plan.steps[state.at], left: timesFrom(run.plan, state.at) };
+          return { run, state, step: run.plan.steps[state.at], left: timesFrom(run.plan, state.at) };
         })
       );
     }
   );
   const last = live(
     () => null,
-    async () => (await listRuns()).find(({ finishedAt }) => finishedAt !== null)
+    async () => {
+      const runs = (await runDocuments()).filter(({ finishedAt }) => finishedAt !== null);
+      const latest = runs[0];
+      const { hands } = await getShop();
+      const teaching = runs.filter(({ leftOut }) => leftOut !== true).slice(0, 60);
+      return latest && { run: latest, lessons: taughtBy(teaching, latest.id, hands).slice(0, 3) };
+    }
   );
+  const short = live(
+    () => null,
+    async () => runningShort(await listStash()).slice(0, 6)
+  );
+  /** What stands still, and until when: a wait, or a hooping set aside. */
+  function standing({ state, step }: NonNullable<typeof open.value>[number]): string {
+    if (state.phase === 'not-started') return 'not started yet';
+    if (state.phase === 'set-aside') {
+      const { stop, stitch } = state.bookmark ?? {};
+      return `set aside${stop ? ` in stop ${stop}` : ''}${stitch === null || stitch === undefined ? '' : `, stitch ${stitch.toLocaleString('en')}`}`;
+    }
+    if (step && step.waiting.value > 0 && state.clockFrom !== null) {
+      const until = state.clockFrom + step.waiting.value * 1000;
+      return `waits until about ${format(until, isToday(until) ? 'HH:mm' : 'd MMM, HH:mm')}`;
+    }
+    return state.phase === 'paused' ? 'paused' : '';
+  }
   /** A plain tab, planned as any other item, to show an empty workroom what a ribbon says. */
   const example = $derived.by(() => {
     const made = constructionOf('snap-tab')?.patternOf({});
@@ -88,7 +122,9 @@
       <p class="mt-1 text-soft">Nothing is on a machine. Take an item from below.</p>
     {/if}
     <ul class="mt-3 flex flex-col gap-3">
-      {#each open.value ?? [] as { run, step, left } (run.id)}
+      {#each open.value ?? [] as each (each.run.id)}
+        {@const { run, step, left } = each}
+        {@const stands = standing(each)}
         <li
           class="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-3 border-l-4 border-hands bg-sheet p-4"
         >
@@ -97,7 +133,8 @@
             <p class="text-soft">
               {run.plan.machine.name} · started {format(run.startedAt, 'd MMM, HH:mm')} · {step
                 ? `step ${step.number} of ${run.plan.steps.length}: ${step.title}`
-                : 'all steps done'}
+                : 'all steps done'}{#if stands}
+                · <strong class="text-ink">{stands}</strong>{/if}
             </p>
           </div>
           <button type="button" class="button button-main" onclick={() => goto(`/run/${run.id}`)}
@@ -121,11 +158,16 @@
 
   <section class="mt-8" aria-labelledby="next">
     <div class="flex items-baseline justify-between">
-      <h2 id="next" class="text-xl">On the shelf</h2>
+      <h2 id="next" class="text-xl">
+        On the shelf
+        {#if shelf.length > 4}<a class="ml-3 text-base font-normal underline" href="/items"
+            >all {shelf.length}</a
+          >{/if}
+      </h2>
       <a href="/items/new" class="button button-main">New item</a>
     </div>
     <ul class="mt-3 border-t-[1.5px] border-ink">
-      {#each shelf.slice(0, 6) as { item, plan: planned } (item.id)}
+      {#each shelf.slice(0, 4) as { item, plan: planned } (item.id)}
         <li>
           <a
             href="/items/{item.id}"
@@ -149,14 +191,35 @@
     </ul>
   </section>
 
-  {#if last.value?.finishedAt}
-    <p class="mt-6 text-soft">
-      Last run: <a class="text-ink underline" href="/log/{last.value.id}">{last.value.itemName}</a>, {format(
-        last.value.startedAt,
-        'd MMMM'
-      )},
-      {formatMinutes((Date.parse(last.value.finishedAt) - Date.parse(last.value.startedAt)) / 1000)} from start
-      to finish.
-    </p>
-  {/if}
+  <div class="mt-6 grid grid-cols-2 gap-8 max-[900px]:grid-cols-1">
+    {#if last.value?.run.finishedAt}
+      {@const { run, lessons } = last.value}
+      <section aria-labelledby="taught">
+        <h2 id="taught" class="text-xl">What the last run taught</h2>
+        <p class="text-soft">
+          <a class="text-ink underline" href="/log/{run.id}">{run.itemName}</a>, {format(
+            run.startedAt,
+            'd MMMM'
+          )},
+          {formatMinutes((Date.parse(run.finishedAt ?? run.startedAt) - Date.parse(run.startedAt)) / 1000)} from
+          start to finish.
+        </p>
+        <ul>
+          {#each lessons as lesson (lesson.name)}<li class="border-b border-rule py-1">
+              {lessonWords(lesson)}
+            </li>{:else}<li class="py-1">It went as predicted.</li>{/each}
+        </ul>
+      </section>
+    {/if}
+    {#if (short.value ?? []).length > 0}
+      <section aria-labelledby="short">
+        <h2 id="short" class="text-xl">Runs short</h2>
+        <ul>
+          {#each short.value ?? [] as words (words)}<li class="border-b border-rule py-1">{words}</li>{/each}
+        </ul>
+        <a class="mt-1 inline-block underline" href="/stash/shopping">Shopping list</a>
+      </section>
+    {/if}
+  </div>
+  <BackupPanel brief />
 {/if}

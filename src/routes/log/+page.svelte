@@ -1,67 +1,149 @@
 <script lang="ts">
-  import { compareRun, foldRun } from '$lib/core/run';
+  import {
+    accuracyOverTime,
+    againstByKind,
+    FAULT_GROUPS,
+    faultRates,
+    runsCsv,
+    type FaultGroup
+  } from '$lib/core/run';
   import { formatMinutes } from '$lib/core/units';
-  import { eventsOf, listRuns, live } from '$lib/data';
-  import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { actualRibbonSteps } from '$lib/ui/ribbon/layout';
+  import { live, runDocuments } from '$lib/data';
+  import BarChart from '$lib/ui/chart/BarChart.svelte';
+  import { download } from '$lib/ui/files';
+  import { Download } from '@lucide/svelte';
+  import { Tabs } from 'bits-ui';
   import { format } from 'date-fns';
+  import RunList from './RunList.svelte';
 
-  const runs = live(
-    () => null,
-    async () =>
-      Promise.all(
-        (await listRuns()).map(async (run) => {
-          const events = await eventsOf(run.id);
-          const faults = foldRun(run.plan.steps, events).faults.length;
-          return { run, faults, compared: compareRun(run.plan, events) };
-        })
-      )
-  );
-  const word = (actual: number, predicted: number): string => {
-    if (predicted === 0) return '';
-    const percent = Math.round((actual / predicted - 1) * 100);
-    return percent === 0 ? 'as predicted' : percent > 0 ? `${percent} % more` : `${-percent} % less`;
+  const stored = live(() => null, runDocuments);
+  const runs = $derived(stored.value ?? []);
+  let tab = $state('runs');
+  let group = $state<FaultGroup>('thread');
+  const against = $derived(tab === 'kinds' ? againstByKind(runs).slice(0, 16) : []);
+  const rates = $derived(tab === 'faults' ? faultRates(runs, group) : []);
+  const accuracy = $derived(tab === 'accuracy' ? accuracyOverTime(runs) : []);
+  const GROUPS: Record<FaultGroup, string> = {
+    thread: 'thread',
+    machine: 'machine',
+    hours: 'hours on the needle',
+    speed: 'speed',
+    kind: 'kind of fault'
   };
+  const percent = (share: number): string => `${share > 0 ? '+' : ''}${Math.round(share * 100)} %`;
 </script>
 
 <svelte:head><title>Log · Jolt Step</title></svelte:head>
-<h1 class="text-3xl">Log</h1>
+<div class="flex items-baseline gap-4">
+  <h1 class="text-3xl">Log</h1>
+  {#if runs.length > 0}
+    <button
+      type="button"
+      class="button button-quiet ml-auto"
+      onclick={() => download('runs.csv', runsCsv(runs), 'text/csv')}
+      ><Download size={20} aria-hidden="true" />All runs as CSV</button
+    >
+  {/if}
+</div>
 
-{#if runs.value?.length === 0}
+{#if stored.value?.length === 0}
   <p class="mt-8 max-w-xl text-lg">
     No run yet. Open an item on the <a class="underline" href="/items">shelf</a> and press “Stitch it”: what each
     step really takes is kept here.
   </p>
-{/if}
-<ul class="mt-5 border-t-[1.5px] border-ink">
-  {#each runs.value ?? [] as { run, faults, compared } (run.id)}
-    <li>
-      <a
-        href={run.finishedAt ? `/log/${run.id}` : `/run/${run.id}`}
-        class="grid grid-cols-[19rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
+{:else if stored.value}
+  <Tabs.Root bind:value={tab} class="mt-2">
+    <Tabs.List class="flex flex-wrap gap-6 border-b-[1.5px] border-ink" aria-label="Parts of the log">
+      {#each [['runs', 'Runs'], ['kinds', 'Predicted and actual'], ['faults', 'Faults'], ['accuracy', 'Accuracy over time']] as const as [value, words] (value)}
+        <Tabs.Trigger
+          {value}
+          class="min-h-11 border-b-[4px] border-transparent text-lg text-soft data-[state=active]:border-ink data-[state=active]:font-bold data-[state=active]:text-ink"
+          >{words}</Tabs.Trigger
+        >
+      {/each}
+    </Tabs.List>
+    <Tabs.Content value="runs"><RunList {runs} /></Tabs.Content>
+    <Tabs.Content value="kinds" class="pt-3">
+      <p class="text-soft">Minutes over all runs; predicted in grey, what it took below it.</p>
+      <BarChart
+        labels={against.map(({ name, steps }) => `${name} × ${steps}`)}
+        series={[
+          { label: 'predicted', data: against.map(({ predicted }) => predicted), colour: '--rule-strong' },
+          {
+            label: 'actual',
+            data: against.map(({ actual }) => actual),
+            colour: against.map(({ kind }) => `--${kind}`)
+          }
+        ]}
+        say={formatMinutes}
+        words="Predicted and actual time by kind of work: {against
+          .map(
+            ({ name, predicted, actual }) =>
+              `${name} ${formatMinutes(predicted)}, took ${formatMinutes(actual)}`
+          )
+          .join('; ')}."
+        height={Math.max(160, against.length * 34 + 30)}
+      />
+    </Tabs.Content>
+    <Tabs.Content value="faults" class="pt-3">
+      <label class="flex items-center gap-3"
+        ><span class="text-soft">Faults in 10,000 stitches, by</span><select class="field" bind:value={group}>
+          {#each FAULT_GROUPS as each (each)}<option value={each}>{GROUPS[each]}</option>{/each}
+        </select></label
       >
-        <span>
-          <span class="head text-lg">{run.itemName}</span><br />
-          <span class="text-sm text-soft"
-            >{format(run.startedAt, 'd MMM yyyy, HH:mm')} · {run.plan.machine.name.toLowerCase()}{run.finishedAt
-              ? ''
-              : ' · still on'}{faults > 0 ? ` · ${faults} ${faults === 1 ? 'fault' : 'faults'}` : ''}</span
-          >
-        </span>
-        <Ribbon steps={actualRibbonSteps(compared.steps)} label="{run.itemName}, as it went" small />
-        <span class="grid grid-cols-2 gap-4">
-          <span
-            ><span class="head text-lg text-hands">{formatMinutes(compared.actual.hands)}</span> hands<br
-            /><span class="text-sm text-soft">{word(compared.actual.hands, compared.predicted.hands)}</span
-            ></span
-          >
-          <span
-            ><span class="head text-lg text-needle">{formatMinutes(compared.actual.needle)}</span> needle<br
-            /><span class="text-sm text-soft">{word(compared.actual.needle, compared.predicted.needle)}</span
-            ></span
-          >
-        </span>
-      </a>
-    </li>
-  {/each}
-</ul>
+      {#if rates.every(({ faults }) => faults === 0)}<p class="mt-4 text-lg">No fault is logged.</p>
+      {:else}
+        <div class="mt-2 grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-8 max-[900px]:grid-cols-1">
+          <BarChart
+            labels={rates.map(({ name }) => name)}
+            series={[{ label: 'in 10,000 stitches', data: rates.map(({ rate }) => rate), colour: '--hands' }]}
+            say={(value) => value.toFixed(1)}
+            words="Faults in 10,000 stitches by {GROUPS[group]}; the table beside it has the same numbers."
+            height={Math.max(140, rates.length * 34 + 30)}
+          />
+          <table class="w-full self-start text-left">
+            <thead class="text-sm text-soft"
+              ><tr
+                ><th class="font-normal">{GROUPS[group]}</th><th class="text-right font-normal">stitches</th
+                ><th class="text-right font-normal">faults</th><th class="text-right font-normal"
+                  >in 10,000</th
+                ></tr
+              ></thead
+            >
+            <tbody>
+              {#each rates as { name, stitches, faults, rate } (name)}
+                <tr class="border-t border-rule"
+                  ><td class="py-1">{name}</td><td class="text-right">{stitches.toLocaleString('en')}</td><td
+                    class="text-right">{faults}</td
+                  ><td class="text-right">{rate.toFixed(1)}</td></tr
+                >
+              {/each}
+            </tbody>
+          </table>
+        </div>
+      {/if}
+    </Tabs.Content>
+    <Tabs.Content value="accuracy" class="pt-3">
+      <p class="text-soft">
+        How much longer (+) or shorter each run took than predicted: <strong class="text-hands">hands</strong>
+        and <strong class="text-needle">needle</strong>.
+      </p>
+      <BarChart
+        lying={false}
+        labels={accuracy.map(({ startedAt, name }) => `${format(startedAt, 'd MMM')}, ${name}`)}
+        series={[
+          { label: 'hands', data: accuracy.map(({ hands }) => hands), colour: '--hands' },
+          { label: 'needle', data: accuracy.map(({ needle }) => needle), colour: '--needle' }
+        ]}
+        say={percent}
+        words="How far each run was from its prediction: {accuracy
+          .map(
+            ({ name, hands, needle }) =>
+              `${name}, hands ${percent(hands ?? 0)}, needle ${percent(needle ?? 0)}`
+          )
+          .join('; ')}."
+        height={420}
+      />
+    </Tabs.Content>
+  </Tabs.Root>
+{/if}

@@ -11,3 +11,5 @@ export * from './needleHours';
 export * from './observed';
 export * from './recovery';
 export * from './schema';
+export * from './statistics';
+export * from './taught';

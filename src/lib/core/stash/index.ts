@@ -3,3 +3,4 @@ export * from './presets';
 export * from './schema';
 export * from './serves';
 export * from './usable';
+export * from './short';

@@ -10,6 +10,7 @@
   import { Download } from '@lucide/svelte';
   import { format } from 'date-fns';
   import RunChart from './RunChart.svelte';
+  import RunKeepsakes from './RunKeepsakes.svelte';
 
   const stored = live(
     () => page.params.id ?? '',
@@ -94,7 +95,8 @@
           {/each}
         </ul>
       {/if}
-      <h2 class="text-xl">Times</h2>
+      {#key run.id}<RunKeepsakes {run} />{/key}
+      <h2 class="mt-4 text-xl">Times</h2>
       <table class="w-full border-collapse text-left">
         <thead
           ><tr class="border-b-[1.5px] border-ink text-soft"

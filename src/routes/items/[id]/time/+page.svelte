@@ -4,7 +4,7 @@
   import { compareRun, handMinutes, savings } from '$lib/core/run';
   import { defaultSetup, type Setup } from '$lib/core/shop';
   import { halfRange, type Estimate } from '$lib/core/time';
-  import { formatMinutes } from '$lib/core/units';
+  import { formatDuration, formatMinutes } from '$lib/core/units';
   import { live, saveSetup, threadTable } from '$lib/data';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
@@ -63,7 +63,7 @@
     if (setup) void saveSetup({ ...setup, ...change });
   };
   const range = ({ low, high }: { low: number; high: number }): string =>
-    `${formatMinutes(low)} to ${formatMinutes(high)}`;
+    `${formatDuration(low)} to ${formatDuration(high)}`;
 </script>
 
 <svelte:head><title>Time · {found?.item.name ?? ''} · Jolt Step</title></svelte:head>
@@ -75,7 +75,7 @@
   <section class="mt-4 border-t-[1.5px] border-ink" aria-label="Estimated times">
     {#each kinds as [estimate, kind, words] (kind)}
       {#if estimate.value > 0}
-        <div class="grid grid-cols-[9rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-2">
+        <div class="grid grid-cols-[13rem_minmax(0,1fr)_24rem] items-center gap-6 border-b border-rule py-2">
           <p>
             <span
               class="head text-3xl {kind === 'hands'

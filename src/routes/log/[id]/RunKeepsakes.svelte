@@ -1,0 +1,81 @@
+<script lang="ts">
+  import type { Run } from '$lib/core/run';
+  import { addPhoto, freshId, live, markRun, photosOf, removePhoto, type Photo } from '$lib/data';
+  import { Camera, X } from '@lucide/svelte';
+  import { toast } from 'svelte-sonner';
+
+  /** What the maker adds to a run that is over: a note, photos, and whether it teaches. */
+  let { run }: { run: Run } = $props();
+  const photos = live(() => run.id, photosOf);
+  let input = $state<HTMLInputElement>();
+
+  /** An address for each photo as long as it is shown. */
+  const shown = $derived(
+    (photos.value ?? []).map((photo) => ({ photo, url: URL.createObjectURL(photo.image) }))
+  );
+  $effect(() => {
+    const made = shown;
+    return () => made.forEach(({ url }) => URL.revokeObjectURL(url));
+  });
+
+  async function add(image: File): Promise<void> {
+    try {
+      await addPhoto({ id: freshId(), runId: run.id, at: Date.now(), stepId: null, name: image.name, image });
+    } catch {
+      toast.error('The photo could not be stored: the browser’s storage may be full.');
+    }
+  }
+  async function remove(photo: Photo): Promise<void> {
+    await removePhoto(photo.id);
+    toast('The photo is gone.', { action: { label: 'Undo', onClick: () => void addPhoto(photo) } });
+  }
+  const stepOf = ({ stepId }: Photo): string => {
+    const step = run.plan.steps.find(({ id }) => id === stepId);
+    return step ? `step ${step.number}, ${step.title}` : run.itemName;
+  };
+</script>
+
+<label class="flex min-h-11 items-center gap-3"
+  ><input
+    type="checkbox"
+    class="size-5"
+    checked={run.leftOut !== true}
+    onchange={(event) => void markRun(run.id, { leftOut: !event.currentTarget.checked })}
+  />Estimates learn from this run</label
+>
+<label class="mt-1 flex flex-col gap-1"
+  ><span class="label">Note</span><textarea
+    class="field min-h-16 py-2"
+    maxlength="5000"
+    value={run.note ?? ''}
+    onchange={(event) => void markRun(run.id, { note: event.currentTarget.value })}></textarea></label
+>
+<div class="mt-2 flex flex-wrap items-center gap-3">
+  {#each shown as { photo, url } (photo.id)}
+    <figure class="relative">
+      <img src={url} alt="{photo.name}, {stepOf(photo)}" class="h-24 rounded border border-rule-strong" />
+      <button
+        type="button"
+        class="absolute top-0 right-0 grid size-11 place-items-center rounded bg-sheet"
+        aria-label="Remove the photo {photo.name}"
+        onclick={() => void remove(photo)}><X size={18} aria-hidden="true" /></button
+      >
+    </figure>
+  {/each}
+  <button type="button" class="button" onclick={() => input?.click()}
+    ><Camera size={20} aria-hidden="true" />Add a photo</button
+  >
+  <input
+    bind:this={input}
+    type="file"
+    accept="image/*"
+    class="sr-only"
+    tabindex="-1"
+    aria-label="Photo of this run"
+    onchange={(event) => {
+      const file = event.currentTarget.files?.[0];
+      if (file) void add(file);
+      event.currentTarget.value = '';
+    }}
+  />
+</div>
