@@ -67,22 +67,18 @@ export function timesFrom(plan: Plan, at: number): { hands: number; needle: numb
 export const CALL_AT_S = 30;
 
 /**
- * Whether hands must act after a stop though nothing halts the machine there: two steps share one stop of the file, or a
- * machine of several needles runs on. The maker has to catch it by hand.
+ * Whether hands must act after a stop though nothing halts the machine there, as one of several needles runs on. The maker
+ * has to catch it by hand.
  *
  * @param at index of the step
  *
  * @example
- * mustCatch(plan, sharedStop) // true
+ * mustCatch(planOnSixNeedles, placementWithoutHalt) // true
  */
 export function mustCatch({ steps, machine }: Plan, at: number): boolean {
-  const step = steps[at];
-  if (!step?.stop || steps[at + 1]?.kind !== 'hand') return false;
-  const next = steps.slice(at + 1).find(({ stop }) => stop !== null)?.stop;
-  if (!next) return false;
-  const shares =
-    next.machineNumber !== null && next.machineNumber === step.stop.machineNumber && next.pass === 1;
-  return shares || (machine.needles > 1 && !step.stop.halts);
+  const stop = steps[at]?.stop;
+  if (!stop || stop.halts || machine.needles === 1 || steps[at + 1]?.kind !== 'hand') return false;
+  return steps.slice(at + 1).some((later) => later.stop !== null);
 }
 
 /**
