@@ -21,15 +21,6 @@ interface View {
   prepare?: (page: Page) => Promise<void>;
 }
 
-const CHART = `No  Part        Colour   Stitches   Thread
- 1  placement   grey          120   0.60 m
- 2  tack-down   black         120   0.60 m
- 3  face        white       1,500   8.10 m
- 4  cheeks      pink           60   0.32 m
- 5  eyes        black         900   4.86 m
- 6  outline     white         420   2.10 m
-Made for the stall, hoop 100`;
-
 const toBack = async (page: Page): Promise<void> => {
   await stitchIt(page);
   for (let step = 1; step < 16; step++) {
@@ -43,11 +34,6 @@ const views: View[] = [
   { name: 'bench', path: '/' },
   { name: 'shelf', path: '/items' },
   {
-    name: 'new-chart',
-    path: '/items/new',
-    prepare: (page) => page.getByLabel('Paste the colour chart').fill(CHART)
-  },
-  {
     name: 'new-paper',
     path: '/items/new',
     prepare: async (page) => {
@@ -59,36 +45,10 @@ const views: View[] = [
     }
   },
   {
-    name: 'new-pattern',
-    path: '/items/new',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Start without a chart' }).click();
-      await page.getByLabel('Name of the item').fill('Fern window tab');
-    }
-  },
-  {
-    name: 'new-match',
-    path: '/items/new',
-    prepare: async (page) => {
-      await page.getByLabel('Paste the colour chart').fill(CHART);
-      await page.getByRole('button', { name: /Go on with/ }).click();
-      await page.getByLabel('Name of the item').fill('Badger tab');
-      await page.getByRole('button', { name: 'Match the chart' }).click();
-    }
-  },
-  {
     name: 'sheet',
     path: '/items/badger-tab',
     prepare: async (page) => {
       await page.getByRole('button', { name: /Lay BACK/ }).click();
-    }
-  },
-  {
-    name: 'sheet-night',
-    path: '/items/lamp-patch',
-    night: true,
-    prepare: async (page) => {
-      await page.getByRole('button', { name: /Border/ }).click();
     }
   },
   {
@@ -129,8 +89,46 @@ const views: View[] = [
       await page.getByRole('button', { name: 'Stitch it in this order' }).waitFor();
     }
   },
+  {
+    name: 'time',
+    path: '/items/badger-tab/time',
+    prepare: async (page) => {
+      await page.getByText('Rests on 3 logged runs.').waitFor();
+      await page.waitForTimeout(800);
+    }
+  },
+  {
+    name: 'machine',
+    path: '/machine',
+    prepare: async (page) => {
+      await page.getByLabel('Times as fast, 1 to 500').fill('20');
+      await page.getByRole('button', { name: 'Set it up' }).click();
+      await page.getByText('Nothing loaded').waitFor();
+      await page.goto(`${address}/items/badger-tab`);
+      await stitchIt(page);
+      await page.keyboard.press('k');
+      await page.getByRole('button', { name: 'Follow a machine' }).click();
+      await page.getByRole('button', { name: /Stand-in for left machine/ }).click();
+      await page.getByText(/Stand-in for left machine:/).waitFor();
+      for (let press = 0; press < 12; press++) {
+        if (!(await page.getByText('hands needed in').isVisible())) await page.keyboard.press('PageDown');
+        await page.waitForTimeout(500);
+      }
+      await page.goto(`${address}/machine`);
+      await page.getByText(/stop \d, /).waitFor();
+      await page.waitForTimeout(600);
+    }
+  },
   { name: 'stash', path: '/stash' },
   { name: 'templates', path: '/items/badger-tab/templates' },
+  {
+    name: 'run-start',
+    path: '/items/signal-mat',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Stitch it' }).click();
+      await page.getByRole('heading', { name: 'Before the start' }).waitFor();
+    }
+  },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },
   {
@@ -146,7 +144,11 @@ const views: View[] = [
       await page.getByText('step 8 of').waitFor();
     }
   },
-  { name: 'log', path: '/log' },
+  {
+    name: 'log',
+    path: '/log',
+    prepare: (page) => page.getByRole('tab', { name: 'Predicted and actual' }).click()
+  },
   { name: 'log-run', path: '/log/run-2' },
   { name: 'shop', path: '/shop' }
 ];

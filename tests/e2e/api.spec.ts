@@ -94,3 +94,40 @@ test('POST /api/intake reads a chart or a drawing by its content type, and answe
   const unknown = await post('application/octet-stream', 'x');
   expect([unknown.status(), await errorOf(unknown, 'path')]).toEqual([415, 'content-type']);
 });
+
+test('POST /api/machine sets a stand-in up; it obeys, refuses, streams, and goes', async ({ request }) => {
+  const bad = await request.post('/api/machine', { data: { name: 'X', needles: 0 } });
+  expect(bad.status()).toBe(422);
+  expect(((await bad.json()) as { error: { path: string } }).error.path).toBe('needles');
+  const made = await request.post('/api/machine', { data: { name: 'Bench', speed: 500, faultsPer10k: 0 } });
+  expect(made.status()).toBe(201);
+  const { id } = (await made.json()) as { id: string };
+  const tell = (data: unknown) => request.post(`/api/machine/${id}/command`, { data });
+  const early = await tell({ do: 'start' });
+  expect(early.status()).toBe(409);
+  expect((await early.json()) as unknown).toEqual({
+    error: { code: 'no-job', message: 'Nothing is loaded.', path: 'do' }
+  });
+  expect((await tell({ do: 'dance' })).status()).toBe(422);
+  const job = {
+    ...{ id: 'j', name: 'Tab', hoop: 'hoop-100' },
+    stops: [{ number: 1, stitches: 600, thread: 'white' }]
+  };
+  for (const command of [
+    { do: 'load', job },
+    { do: 'hoop-on', hoop: 'hoop-100' },
+    { do: 'rethread', thread: 'white' },
+    { do: 'start' }
+  ])
+    expect((await tell(command)).status()).toBe(200);
+  await expect
+    .poll(
+      async () =>
+        ((await (await request.get(`/api/machine/${id}`)).json()) as { state: { phase: string } }).state.phase
+    )
+    .toBe('finished');
+  expect((await request.patch(`/api/machine/${id}`, { data: { speed: 900 } })).status()).toBe(422);
+  expect((await request.delete(`/api/machine/${id}`)).status()).toBe(200);
+  expect((await request.get(`/api/machine/${id}/events`)).status()).toBe(404);
+  expect((await tell({ do: 'start' })).status()).toBe(404);
+});
