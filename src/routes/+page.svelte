@@ -14,7 +14,9 @@
     listStash,
     live,
     plannedItems,
-    runDocuments
+    RECENT,
+    recentRuns,
+    teaches
   } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
@@ -39,10 +41,10 @@
   const last = live(
     () => null,
     async () => {
-      const runs = (await runDocuments()).filter(({ finishedAt }) => finishedAt !== null);
+      const runs = await recentRuns(RECENT);
       const latest = runs[0];
       const { hands } = await getShop();
-      const teaching = runs.filter(({ leftOut }) => leftOut !== true).slice(0, 60);
+      const teaching = runs.filter(teaches);
       return latest && { run: latest, lessons: taughtBy(teaching, latest.id, hands).slice(0, 3) };
     }
   );

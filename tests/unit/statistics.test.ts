@@ -2,7 +2,7 @@ import { CONSTRUCTIONS } from '$lib/core/constructions';
 import { plan as planItem, type Plan } from '$lib/core/plan';
 import {
   accuracyOverTime,
-  againstByKind,
+  againstBy,
   faultRates,
   handMinutes,
   lessonWords,
@@ -56,12 +56,19 @@ describe('what the log tells', () => {
   const runs = [run('one', 1.2, 3, 2), run('two', 1.2, 9, 0)];
 
   it('sets predicted against actual by kind of work', () => {
-    const kinds = againstByKind(runs);
+    const kinds = againstBy(runs, 'kind');
     for (const { predicted, actual } of kinds) expect(actual).to.be.closeTo(predicted * 1.2, 0.05);
     expect(kinds.find(({ name }) => name === 'Needle, Left machine')).to.include({
       steps: 12,
       predicted: 984
     });
+  });
+  it('sets the needle’s time against what was predicted by thread and by needle too', () => {
+    // White: 22 + 22 + 229 + 67 s a tab.
+    const white = againstBy(runs, 'thread').find(({ name }) => name === 'White');
+    expect(white).to.include({ predicted: 680, steps: 8 });
+    expect(againstBy(runs, 'needle').map(({ name }) => name)).to.deep.equal(['Left machine, needle 1']);
+    expect(againstBy(runs, 'machine')).to.have.length(1);
   });
   it('counts faults in 10,000 stitches, by thread, machine and hours on the needle', () => {
     // White: 120 + 120 + 1500 + 420 stitches a tab, two tabs.

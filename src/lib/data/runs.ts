@@ -103,6 +103,22 @@ export async function runDocuments(): Promise<Run[]> {
   return heads.map((head) => ({ ...head, events: byRun.get(head.id) ?? [] }));
 }
 
+/** The latest runs that are over, with their events; only they are read, however many there are. */
+export async function recentRuns(
+  most: number,
+  wanted: (head: RunHead) => boolean = () => true
+): Promise<Run[]> {
+  const heads = await db.runs
+    .orderBy('startedAt')
+    .reverse()
+    .filter((head) => head.finishedAt !== null && wanted(head))
+    .limit(most)
+    .toArray();
+  const ids = heads.map(({ id }) => id);
+  const events = await db.events.where('runId').anyOf(ids).toArray();
+  return heads.map((head) => ({ ...head, events: events.filter(({ runId }) => runId === head.id) }));
+}
+
 /** Photos of a run, in the order they were taken. */
 export async function photosOf(runId: string): Promise<Photo[]> {
   return (await db.photos.where('runId').equals(runId).toArray()).sort((a, b) => a.at - b.at);

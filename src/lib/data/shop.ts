@@ -1,12 +1,13 @@
-import { learnFromRuns } from '$lib/core/run';
+import { learnFromRuns, type RunHead } from '$lib/core/run';
 import { DEFAULT_HAND_TIMES, defaultShop, type Learned, type Shop } from '$lib/core/shop';
 import { db } from './db';
+import { recentRuns } from './runs';
 
 /** One browser holds one shop. */
 const SHOP_ID = 'shop';
 
 /** Runs that teach: as many of the latest as say something of how the maker works now. */
-const RECENT = 60;
+export const RECENT = 60;
 
 /** What was learned last, as long as the runs are the same. */
 let learned: { key: string; value: Learned } | undefined;
@@ -24,20 +25,15 @@ export async function getShop(): Promise<Shop> {
 }
 
 async function learnedFromRuns({ hands }: Shop): Promise<Learned> {
-  const heads = await db.runs
-    .orderBy('startedAt')
-    .reverse()
-    .filter(({ finishedAt, leftOut }) => finishedAt !== null && leftOut !== true)
-    .limit(RECENT)
-    .toArray();
+  const heads = await db.runs.orderBy('startedAt').reverse().filter(teaches).limit(RECENT).toArray();
   const key = JSON.stringify([heads.map(({ id, finishedAt }) => [id, finishedAt]), hands]);
-  if (learned?.key === key) return learned.value;
-  const ids = heads.map(({ id }) => id);
-  const events = await db.events.where('runId').anyOf(ids).toArray();
-  const runs = heads.map((head) => ({ ...head, events: events.filter(({ runId }) => runId === head.id) }));
-  learned = { key, value: learnFromRuns(runs, hands) };
+  if (learned?.key !== key) learned = { key, value: learnFromRuns(await recentRuns(RECENT, teaches), hands) };
   return learned.value;
 }
+
+/** Whether a run is over and the maker learns from it. */
+export const teaches = ({ finishedAt, leftOut }: Pick<RunHead, 'finishedAt' | 'leftOut'>): boolean =>
+  finishedAt !== null && leftOut !== true;
 
 export async function saveShop(shop: Shop): Promise<void> {
   const kept = { ...shop, id: SHOP_ID };

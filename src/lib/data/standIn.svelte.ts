@@ -101,6 +101,7 @@ export class RunFollowing {
   #taken = 0;
   #queue: Promise<unknown> = Promise.resolve();
   #telling = false;
+  #closed = false;
 
   constructor(
     readonly runId: string,
@@ -111,6 +112,7 @@ export class RunFollowing {
 
   async open(): Promise<void> {
     this.#taken = lastTold(await eventsOf(this.runId), this.session);
+    if (this.#closed) return;
     this.watch.open(this.#taken, (event, at) => {
       this.#queue = this.#queue
         .then(() => appendFromMachine(this.runId, this.session, event, at, clientId()))
@@ -123,6 +125,7 @@ export class RunFollowing {
   }
 
   close(): void {
+    this.#closed = true;
     this.watch.close();
   }
 

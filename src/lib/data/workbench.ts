@@ -7,7 +7,7 @@ import type { Setup, Shop } from '$lib/core/shop';
 import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
 import type { StashEntry } from '$lib/core/stash';
-import { runDocuments } from './runs';
+import { recentRuns } from './runs';
 import { getShop } from './shop';
 import { getCutJob, listStash } from './stash';
 
@@ -86,6 +86,9 @@ export interface ThreadTable {
   measured: number[];
 }
 
+/** Runs that say something of bobbins, needles and times: enough for years of a small workroom. */
+const THREAD_RUNS = 400;
+
 /** The thread table of an item; undefined when there is no such item. */
 export async function threadTable(id: string): Promise<ThreadTable | undefined> {
   const [item, setup, shop, stash, runs] = await Promise.all([
@@ -93,7 +96,7 @@ export async function threadTable(id: string): Promise<ThreadTable | undefined> 
     getSetup(id),
     getShop(),
     listStash(),
-    runDocuments()
+    recentRuns(THREAD_RUNS)
   ]);
   if (!item) return undefined;
   return { item, setup, shop, stash, runs, measured: runs.flatMap(bobbinMeasures) };

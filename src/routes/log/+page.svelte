@@ -1,10 +1,12 @@
 <script lang="ts">
   import {
     accuracyOverTime,
-    againstByKind,
+    AGAINST_GROUPS,
+    againstBy,
     FAULT_GROUPS,
     faultRates,
     runsCsv,
+    type AgainstGroup,
     type FaultGroup
   } from '$lib/core/run';
   import { formatMinutes } from '$lib/core/units';
@@ -20,7 +22,14 @@
   const runs = $derived(stored.value ?? []);
   let tab = $state('runs');
   let group = $state<FaultGroup>('thread');
-  const against = $derived(tab === 'kinds' ? againstByKind(runs).slice(0, 16) : []);
+  let work = $state<AgainstGroup>('kind');
+  const WORK: Record<AgainstGroup, string> = {
+    kind: 'kind of work',
+    machine: 'machine',
+    thread: 'thread',
+    needle: 'needle'
+  };
+  const against = $derived(tab === 'kinds' ? againstBy(runs, work).slice(0, 16) : []);
   const rates = $derived(tab === 'faults' ? faultRates(runs, group) : []);
   const accuracy = $derived(tab === 'accuracy' ? accuracyOverTime(runs) : []);
   const GROUPS: Record<FaultGroup, string> = {
@@ -64,7 +73,14 @@
     </Tabs.List>
     <Tabs.Content value="runs"><RunList {runs} /></Tabs.Content>
     <Tabs.Content value="kinds" class="pt-3">
-      <p class="text-soft">Minutes over all runs; predicted in grey, what it took below it.</p>
+      <label class="flex items-center gap-3"
+        ><span class="text-soft">Over all runs, predicted in grey and what it took below it, by</span><select
+          class="field"
+          bind:value={work}
+        >
+          {#each AGAINST_GROUPS as each (each)}<option value={each}>{WORK[each]}</option>{/each}
+        </select></label
+      >
       <BarChart
         labels={against.map(({ name, steps }) => `${name} × ${steps}`)}
         series={[

@@ -62,7 +62,11 @@
   }}
 >
   <label class="flex flex-col gap-1"
-    ><span class="label">Like</span><select class="field" bind:value={like}>
+    ><span class="label">Like</span><select
+      class="field"
+      value={model?.id}
+      onchange={(event) => (like = event.currentTarget.value)}
+    >
       {#each shop.value?.machines ?? [] as { id, name, needles } (id)}<option value={id}
           >{name}, {needles === 1 ? 'one needle' : `${needles} needles`}</option
         >{/each}

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import type { Plan, PlanStep } from '$lib/core/plan';
 import { handTimeLabel, HAND_TIME_KEYS, type HandTimeKey } from '$lib/core/shop';
 import { compareRun, kindOf } from './compare';
 import { foldRun } from './fold';
@@ -16,25 +17,23 @@ export interface Against {
 
 const isKey = (key: string): key is HandTimeKey => HAND_TIME_KEYS.some((each) => each === key);
 
+export const AGAINST_GROUPS = ['kind', 'machine', 'thread', 'needle'] as const;
+export type AgainstGroup = (typeof AGAINST_GROUPS)[number];
+
 /**
- * Predicted against actual by kind of work: hand steps by what most of their time is for, needle time by machine.
+ * Predicted against actual: by kind of work (hand steps by what most of their time is for), or the needle’s time by machine,
+ * by thread, or by the needle that stitched.
  *
  * @example
- * againstByKind([run])[0] // { name: 'Re-thread a needle', kind: 'hands', predicted: 280, actual: 344, steps: 4 }
+ * againstBy([run], 'kind')[0] // { name: 'Re-thread a needle', kind: 'hands', predicted: 280, actual: 344, steps: 4 }
  */
-export function againstByKind(runs: readonly Run[]): Against[] {
+export function againstBy(runs: readonly Run[], by: AgainstGroup): Against[] {
   const found = new Map<string, Against>();
   for (const { plan, events } of runs) {
     for (const { step, predicted, actual } of compareRun(plan, events).steps) {
       const kind = kindOf(step);
-      if (actual === null || kind === 'waiting') continue;
-      const main = [...step.parts].sort((a, b) => b.seconds - a.seconds)[0]?.key ?? 'other';
-      const name =
-        kind === 'needle'
-          ? `Needle, ${plan.machine.name}`
-          : isKey(main)
-            ? handTimeLabel(main)
-            : 'Something else';
+      if (actual === null || kind === 'waiting' || (by !== 'kind' && kind !== 'needle')) continue;
+      const name = againstName(step, plan, by);
       const sofar = found.get(name) ?? { name, kind, predicted: 0, actual: 0, steps: 0 };
       found.set(name, {
         ...sofar,
@@ -45,6 +44,14 @@ export function againstByKind(runs: readonly Run[]): Against[] {
     }
   }
   return [...found.values()].sort((a, b) => b.actual - a.actual);
+}
+
+function againstName(step: PlanStep, { machine }: Plan, by: AgainstGroup): string {
+  if (by === 'thread') return step.thread?.name ?? 'no thread named';
+  if (by === 'needle') return `${machine.name}, needle ${step.needle ?? 1}`;
+  if (by === 'machine' || step.stop) return `Needle, ${machine.name}`;
+  const main = [...step.parts].sort((a, b) => b.seconds - a.seconds)[0]?.key ?? 'other';
+  return isKey(main) ? handTimeLabel(main) : 'Something else';
 }
 
 /** Faults of one group of stitching. */

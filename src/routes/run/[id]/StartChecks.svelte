@@ -53,7 +53,7 @@
     gap: 0.5rem 1.5rem;
     align-content: start;
     min-height: 0;
-    overflow: hidden;
+    overflow-y: auto;
   }
   .check {
     display: flex;

@@ -159,5 +159,10 @@
     .drawing {
       max-height: 27rem;
     }
+    .turn {
+      position: absolute;
+      right: 0;
+      bottom: 0;
+    }
   }
 </style>
