@@ -14,6 +14,7 @@
   import BarChart from '$lib/ui/chart/BarChart.svelte';
   import { download } from '$lib/ui/files';
   import { Download } from '@lucide/svelte';
+  import TabBar from '$lib/ui/TabBar.svelte';
   import { Tabs } from 'bits-ui';
   import { format } from 'date-fns';
   import RunList from './RunList.svelte';
@@ -62,15 +63,15 @@
   </p>
 {:else if stored.value}
   <Tabs.Root bind:value={tab} class="mt-2">
-    <Tabs.List class="flex flex-wrap gap-6 border-b-[1.5px] border-ink" aria-label="Parts of the log">
-      {#each [['runs', 'Runs'], ['kinds', 'Predicted and actual'], ['faults', 'Faults'], ['accuracy', 'Accuracy over time']] as const as [value, words] (value)}
-        <Tabs.Trigger
-          {value}
-          class="min-h-11 border-b-[4px] border-transparent text-lg text-soft data-[state=active]:border-ink data-[state=active]:font-bold data-[state=active]:text-ink"
-          >{words}</Tabs.Trigger
-        >
-      {/each}
-    </Tabs.List>
+    <TabBar
+      label="Parts of the log"
+      tabs={[
+        ['runs', 'Runs'],
+        ['kinds', 'Predicted and actual'],
+        ['faults', 'Faults'],
+        ['accuracy', 'Accuracy over time']
+      ]}
+    />
     <Tabs.Content value="runs"><RunList {runs} /></Tabs.Content>
     <Tabs.Content value="kinds" class="pt-3">
       <label class="flex items-center gap-3"

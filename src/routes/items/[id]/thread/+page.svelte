@@ -14,6 +14,7 @@
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { needleSheetPdfInWorker, ThreadPlanning } from '$lib/workers';
   import { LoaderCircle } from '@lucide/svelte';
+  import TabBar from '$lib/ui/TabBar.svelte';
   import { Tabs } from 'bits-ui';
   import { onDestroy } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -171,15 +172,15 @@
         >{/if}
     </p>
     <Tabs.Root bind:value={tab} class="mt-2">
-      <Tabs.List class="flex gap-6 border-b-[1.5px] border-ink" aria-label="Parts of the thread plan">
-        {#each [['order', 'Order'], ['bobbins', 'Bobbins'], ['threads', 'Threads'], ['needles', 'Needles']] as const as [value, words] (value)}
-          <Tabs.Trigger
-            {value}
-            class="min-h-11 border-b-[4px] border-transparent text-lg text-soft data-[state=active]:border-ink data-[state=active]:font-bold data-[state=active]:text-ink"
-            >{words}</Tabs.Trigger
-          >
-        {/each}
-      </Tabs.List>
+      <TabBar
+        label="Parts of the thread plan"
+        tabs={[
+          ['order', 'Order'],
+          ['bobbins', 'Bobbins'],
+          ['threads', 'Threads'],
+          ['needles', 'Needles']
+        ]}
+      />
       <Tabs.Content value="order" class="pt-4">
         <OrderPanel
           order={made.order}

@@ -1,0 +1,106 @@
+import { StandInSetup, type Job } from '$lib/core/machine';
+import {
+  createMachine,
+  findMachine,
+  listMachines,
+  MachineSession,
+  removeMachine,
+  type TimedEvent,
+  type Watcher
+} from '$lib/server/machines';
+import { expect } from 'chai';
+
+const setup = (more: Record<string, unknown> = {}): StandInSetup =>
+  StandInSetup.parse({ name: 'Test', spm: 600, trimmer: false, faultsPer10k: 0, ...more });
+const job: Job = {
+  ...{ id: 'j', name: 'Tab', hoop: 'hoop-100' },
+  stops: [100, 50].map((stitches, at) => ({
+    ...{ number: at + 1, stitches, thread: 'white', needle: 1, cap: null, bobbinMetres: 0, halt: false }
+  }))
+};
+/** A machine that was started at a moment, ms. */
+function started(at: number, more: Record<string, unknown> = {}): MachineSession {
+  const machine = new MachineSession(setup(more), at - 1000);
+  for (const command of [
+    { do: 'load', job },
+    { do: 'hoop-on', hoop: 'hoop-100' },
+    { do: 'rethread', needle: 1, thread: 'white' },
+    { do: 'start' }
+  ] as const) {
+    const answer = machine.obey(command, at);
+    if (!answer.ok) throw new Error(answer.message);
+  }
+  return machine;
+}
+
+describe('a session of the stand-in machine', () => {
+  it('goes as fast as it is told, and tells when things happened, not when somebody looked', () => {
+    // 2 s to get up to speed, 100 stitches at 600 a minute, 2 s to halt: 14 s, a tenth of it at ten times the speed.
+    const machine = started(5000, { speed: 10 });
+    expect(machine.stateAt(6300).phase).to.equal('running');
+    expect(machine.stateAt(60_000).phase).to.equal('halted');
+    const ended = machine.events.find(({ type }) => type === 'stop-ended');
+    expect(ended?.at).to.be.closeTo(6400, 1);
+    expect(ended?.seconds).to.be.closeTo(14, 1e-6);
+  });
+  it('may be looked at as often as one likes', () => {
+    const [often, once] = [started(0), started(0)];
+    for (let at = 0; at < 30_000; at += 37) often.stateAt(at);
+    once.stateAt(30_000);
+    often.stateAt(30_000);
+    expect(often.events.map(({ type, at }) => [type, at])).to.deep.equal(
+      once.events.map(({ type, at }) => [type, at])
+    );
+  });
+  it('never goes back when a clock does', () => {
+    const machine = started(10_000);
+    const { clock } = machine.stateAt(15_000);
+    expect(machine.stateAt(3000).clock).to.equal(clock);
+  });
+  it('takes another speed from then on', () => {
+    const machine = started(0, { speed: 1 });
+    machine.setSpeed(100, 4000);
+    // 10 s are left of the 14, a tenth of a second at this speed.
+    machine.stateAt(4101);
+    expect(machine.events.at(-1)?.type).to.equal('halted');
+  });
+  it('tells a watcher what it missed, then what comes, and nothing once it has gone', () => {
+    const machine = started(0);
+    const [early, late]: [TimedEvent[], TimedEvent[]] = [[], []];
+    const into =
+      (list: TimedEvent[]): Watcher =>
+      (told) => {
+        if ('event' in told) list.push(told.event);
+      };
+    const end = machine.watch(0, 0, into(early));
+    expect(machine.watched).to.equal(true);
+    machine.stateAt(20_000);
+    machine.watch(early.length, 20_000, into(late));
+    expect(late).to.deep.equal([]);
+    end();
+    machine.obey({ do: 'start' }, 20_000);
+    machine.stateAt(60_000);
+    expect(early.map(({ seq }) => seq)).to.deep.equal(early.map((_, at) => at + 1));
+    // Started, begun, ended, finished: all after what the first had.
+    expect(late.map(({ type }) => type)).to.deep.equal(['started', 'stop-began', 'stop-ended', 'finished']);
+    expect(late[0]?.seq).to.equal(early.length + 1);
+  });
+  it('is found by its id until it is taken away', () => {
+    const machine = createMachine(setup(), 0);
+    if (!machine) throw new Error('no room');
+    expect(findMachine(machine.id)).to.equal(machine);
+    expect(listMachines()).to.include(machine);
+    expect(removeMachine(machine.id)).to.equal(true);
+    expect(removeMachine(machine.id)).to.equal(false);
+    expect(findMachine(machine.id)).to.equal(undefined);
+  });
+  it('gives way to another only when it has rested for an hour', () => {
+    const made = Array.from({ length: 60 }, () => createMachine(setup(), 0));
+    expect(made.every((each) => each !== null)).to.equal(true);
+    expect(createMachine(setup(), 3_000_000)).to.equal(null);
+    const after = createMachine(setup(), 3_700_000);
+    expect(after).to.not.equal(null);
+    expect(findMachine(made[0]?.id ?? '')).to.equal(undefined);
+    for (const each of listMachines()) removeMachine(each.id);
+  });
+});
