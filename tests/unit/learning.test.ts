@@ -118,6 +118,50 @@ describe('learning from the log', () => {
   });
 });
 
+describe('what is learned', () => {
+  const random = seeded(11);
+  const truth = hiddenTruth(random, SPREAD);
+  const runs = Array.from({ length: 4 }, (_, at): Run =>
+    loggedRun(`run-${at}`, { plan: planned, setup }, reallyTakes(planned, truth, random, SPREAD), random, {
+      ...SPREAD,
+      pauseOneIn: 1000
+    })
+  );
+  const totals = (from: Run[]): [hands: number, needle: number] => {
+    const { hands, needle } = plan(tab, setup, {
+      ...shop,
+      learned: learnFromRuns(from, DEFAULT_HAND_TIMES)
+    }).totals;
+    return [hands.value, needle.value];
+  };
+  /** The same runs on a clock that goes so many times as slow. */
+  const slower = (by: number): Run[] =>
+    runs.map((run) => ({
+      ...run,
+      events: run.events.map((event) => ({ ...event, at: Math.round(event.at * by) }))
+    }));
+
+  it('does not depend on the order of the runs', () => {
+    const [hands, needle] = totals(runs);
+    const [otherHands, otherNeedle] = totals([...runs].reverse());
+    expect(otherHands).to.be.closeTo(hands, 1e-6);
+    expect(otherNeedle).to.be.closeTo(needle, 1e-6);
+  });
+  it('grows with what the steps took', () => {
+    const [hands, needle] = totals(runs);
+    const [longHands, longNeedle] = totals(slower(1.3));
+    expect(longHands / hands).to.be.within(1.15, 1.3);
+    expect(longNeedle / needle).to.be.within(1.2, 1.3);
+  });
+  it('comes nearer to the truth with every run', () => {
+    const off = (from: Run[]): number => Math.abs(Math.log(totals(from)[1] / totals(runs)[1]));
+    expect(off(runs.slice(0, 1))).to.be.at.least(off(runs.slice(0, 3)) - 0.05);
+    expect(learnFromRuns(runs, DEFAULT_HAND_TIMES).machines.left?.speed.sd).to.be.lessThan(
+      learnFromRuns(runs.slice(0, 1), DEFAULT_HAND_TIMES).machines.left?.speed.sd ?? 0
+    );
+  });
+});
+
 describe('hidden truths', () => {
   const random = seeded(4);
   const truth = hiddenTruth(random, SPREAD);
