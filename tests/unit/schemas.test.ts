@@ -91,6 +91,20 @@ describe('schemas', () => {
   }
 
   const wrong: [kind: DocumentKind, path: string, value: unknown, why: string][] = [
+    ['shop', 'machines.0.fileEnding', '.abc', 'an ending with its dot'],
+    ['shop', 'machines.0.counts', 'hoop', 'a count of nothing'],
+    ['shop', 'people', [''], 'a person without a name'],
+    ['shop', 'bobbins', [], 'no kind of bobbin'],
+    ['setup', 'claimedMinutes', -1, 'a claim below nothing'],
+    ['setup', 'bobbinOn', { threadId: '', metres: -3 }, 'a bobbin with less than nothing'],
+    ['run', 'events.0.fault', 'yawn', 'a fault nobody knows'],
+    ['run', 'events.0.from', { session: 'm', seq: 0 }, 'an event of a machine numbered 0'],
+    ['run', 'events.0.seconds', -2, 'a stop that took less than nothing'],
+    ['run', 'leftOut', 'yes', 'a word where yes or no belongs'],
+    ['backup', 'items.0.name', '', 'a backup with an item without a name'],
+    ['backup', 'photos', [{ id: 'p' }], 'a photo without its picture'],
+    ['backup', 'meta', [{ value: 3 }], 'a fact without a name'],
+    ['backup', 'at', 'yesterday', 'a backup of yesterday'],
     ['stash', 'entries.0.width', 0, 'a cloth without a width'],
     ['stash', 'entries.0.name', '', 'a cloth without a name'],
     ['stash', 'entries.1.metres', -1, 'thread below nothing'],
