@@ -22,6 +22,7 @@ test('everything into one file, wiped, and back: the same shelf, the same run at
 
   // The browser is cleared.
   await page.goto('about:blank');
+  await page.route('**/favicon.ico', (route) => route.fulfill({ status: 204 }));
   await page.goto('/api/health');
   await page.evaluate(
     () =>

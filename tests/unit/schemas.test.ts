@@ -100,6 +100,8 @@ describe('schemas', () => {
     ['run', 'events.0.fault', 'yawn', 'a fault nobody knows'],
     ['run', 'events.0.from', { session: 'm', seq: 0 }, 'an event of a machine numbered 0'],
     ['run', 'events.0.seconds', -2, 'a stop that took less than nothing'],
+    ['run', 'events.0.text', 'x'.repeat(2001), 'a note of 2,001 letters'],
+    ['run', 'events.0.to', 'x'.repeat(201), 'a step with a name of 201 letters'],
     ['run', 'leftOut', 'yes', 'a word where yes or no belongs'],
     ['backup', 'items.0.name', '', 'a backup with an item without a name'],
     ['backup', 'photos', [{ id: 'p' }], 'a photo without its picture'],
