@@ -4,6 +4,7 @@ import { loadDemo } from '$lib/data/demo';
 import {
   addItem,
   bringItemBack,
+  changeSetup,
   duplicateItem,
   getItem,
   importItem,
@@ -51,6 +52,14 @@ describe('what the browser keeps', () => {
       name: 'Stationmaster',
       updatedAt: '2026-11-24T00:00:00.000Z'
     });
+  });
+  it('two changes of a setup made before the page could show the first', async () => {
+    await addItem(tab, setup);
+    await changeSetup(setup, { ...setup, hoopId: 'hoop-200' });
+    await changeSetup(setup, { ...setup, machineId: 'right' });
+    await changeSetup({ ...setup, person: 'Fern' }, { ...setup, person: undefined });
+    expect(await db.setups.get(tab.id)).to.include({ hoopId: 'hoop-200', machineId: 'right' });
+    expect((await db.setups.get(tab.id))?.person).to.equal(undefined);
   });
   it('a copy under its own name, put away and brought back', async () => {
     await addItem(tab, setup);

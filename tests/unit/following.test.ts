@@ -19,6 +19,10 @@ const headOf = (id: string): RunHead => ({
 });
 
 describe('a run on two screens that follow one machine', () => {
+  before(async () => {
+    // Another suite may have closed it.
+    if (!db.isOpen()) await db.open();
+  });
   beforeEach(async () => {
     await Promise.all(db.tables.map((table) => table.clear()));
   });

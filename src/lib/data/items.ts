@@ -77,6 +77,20 @@ export function getSetup(itemId: string): Promise<Setup | undefined> {
   return db.setups.get(itemId);
 }
 
-export async function saveSetup(setup: Setup): Promise<void> {
-  await db.setups.put(setup);
+/**
+ * Stores what a page changed of a setup, and nothing else of it: another change may have been stored since the page last
+ * showed it.
+ *
+ * @param shown the setup as the page showed it
+ * @param wanted the same with what was changed
+ */
+export async function changeSetup(shown: Setup, wanted: Setup): Promise<void> {
+  await db.transaction('rw', db.setups, async () => {
+    const stored = (await db.setups.get(wanted.itemId)) ?? shown;
+    const known: Record<string, unknown> = shown;
+    const changed = Object.entries(wanted).filter(
+      ([key, value]) => JSON.stringify(value) !== JSON.stringify(known[key])
+    );
+    await db.setups.put({ ...stored, ...(Object.fromEntries(changed) as Partial<Setup>) });
+  });
 }

@@ -86,9 +86,16 @@ async function append(runId: string, draft: EventDraft, at: number, client: stri
   return event;
 }
 
+/** How often the maker has said something of a run, so that what was learned is learned anew. */
+export const MARKED = 'runs-marked';
+
 /** Changes what the maker says of a run: whether it teaches, and a note. */
 export async function markRun(id: string, change: Partial<Pick<RunHead, 'leftOut' | 'note'>>): Promise<void> {
-  await db.runs.update(id, change);
+  await db.transaction('rw', db.runs, db.meta, async () => {
+    await db.runs.update(id, change);
+    const marks = (await db.meta.get(MARKED))?.value;
+    await db.meta.put({ key: MARKED, value: (typeof marks === 'number' ? marks : 0) + 1 });
+  });
 }
 
 /** Every run with its events, the latest first. */

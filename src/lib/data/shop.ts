@@ -1,7 +1,7 @@
 import { learnFromRuns, type RunHead } from '$lib/core/run';
 import { DEFAULT_HAND_TIMES, defaultShop, type Learned, type Shop } from '$lib/core/shop';
 import { db } from './db';
-import { recentRuns } from './runs';
+import { MARKED, recentRuns } from './runs';
 
 /** One browser holds one shop. */
 const SHOP_ID = 'shop';
@@ -25,8 +25,12 @@ export async function getShop(): Promise<Shop> {
 }
 
 async function learnedFromRuns({ hands }: Shop): Promise<Learned> {
-  const heads = await db.runs.orderBy('startedAt').reverse().filter(teaches).limit(RECENT).toArray();
-  const key = JSON.stringify([heads.map(({ id, finishedAt }) => [id, finishedAt]), hands]);
+  // Ids alone say whether anything is new; the runs themselves are large.
+  const [finished, marked] = await Promise.all([
+    db.runs.where('finishedAt').above('').primaryKeys(),
+    db.meta.get(MARKED)
+  ]);
+  const key = JSON.stringify([finished, marked?.value, hands]);
   if (learned?.key !== key) learned = { key, value: learnFromRuns(await recentRuns(RECENT, teaches), hands) };
   return learned.value;
 }

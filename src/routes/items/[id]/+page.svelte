@@ -4,7 +4,7 @@
   import type { Item } from '$lib/core/item';
   import { plan } from '$lib/core/plan';
   import { defaultSetup, type Setup, type Shop } from '$lib/core/shop';
-  import { clientId, freshId, itemOnBench, live, saveItem, saveSetup, prepareRun } from '$lib/data';
+  import { changeSetup, clientId, freshId, itemOnBench, live, prepareRun, saveItem } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import { toast } from 'svelte-sonner';
   import Sheet from './Sheet.svelte';
@@ -62,15 +62,16 @@
 />
 
 {#if found?.item}
+  {@const setup = found.setup ?? defaultSetup(found.item, found.shop)}
   {#key found.item.id}
     <div class="contents" aria-busy={storing > 0}>
       <Sheet
         saved={found.item}
-        setup={found.setup ?? defaultSetup(found.item, found.shop)}
+        {setup}
         shop={found.shop}
         {freshId}
         onsave={(item) => keep(saveItem(item, new Date().toISOString()))}
-        onsetup={(setup) => keep(saveSetup(setup))}
+        onsetup={(wanted) => keep(changeSetup(setup, wanted))}
         onstart={start}
         ondownload={(item) => downloadJson(item.name, item)}
       />

@@ -20,13 +20,13 @@
   import { formatSize } from '$lib/core/units';
   import {
     applyCut,
+    changeSetup,
     cuttingMat,
     freshId,
     live,
     saveCutJob,
     saveEntry,
     saveItem,
-    saveSetup,
     saveShop
   } from '$lib/data';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
@@ -83,8 +83,8 @@
   function setCopies(itemId: string, copies: number): void {
     const want = mat?.wants.find(({ item }) => item.id === itemId);
     if (!mat || !want) return;
-    if (itemId === mat.job.id)
-      void saveSetup({ ...(want.setup ?? defaultSetup(want.item, mat.shop)), copies });
+    const setup = want.setup ?? defaultSetup(want.item, mat.shop);
+    if (itemId === mat.job.id) void changeSetup(setup, { ...setup, copies });
     keep({ wants: mat.job.wants.map((each) => (each.itemId === itemId ? { ...each, copies } : each)) });
   }
   function move(key: string, clothId: string, count: number): void {

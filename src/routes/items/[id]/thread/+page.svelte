@@ -6,7 +6,7 @@
   import type { ThreadEntry } from '$lib/core/stash';
   import { mayStitchNow, stopList } from '$lib/core/thread';
   import { chooseSpool, putBobbins, threadNeeds, USUAL } from '$lib/core/threadplan';
-  import { live, saveItem, saveSetup, saveShop, threadTable } from '$lib/data';
+  import { changeSetup, live, saveItem, saveShop, threadTable } from '$lib/data';
   import { download, fileName } from '$lib/ui/files';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import BobbinBand from '$lib/ui/ribbon/BobbinBand.svelte';
@@ -94,7 +94,7 @@
     });
   }
   const set = (change: Partial<Setup>): void => {
-    if (setup) void saveSetup({ ...setup, ...change });
+    if (setup) void changeSetup(setup, { ...setup, ...change });
   };
   function setMachine(change: Partial<NonNullable<typeof machine>>): void {
     if (!found || !machine) return;
@@ -237,7 +237,7 @@
           {palette}
           {setup}
           together={made.together}
-          onspool={(threadId, entry) => void saveSetup(chooseSpool(setup, threadId, entry))}
+          onspool={(threadId, entry) => void changeSetup(setup, chooseSpool(setup, threadId, entry))}
           onthread={(stopId, threadId) =>
             void edit((item) => editStop(item, stopId, { threadId }), 'The stop has another thread.')}
         />

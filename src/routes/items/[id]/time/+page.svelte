@@ -5,7 +5,7 @@
   import { defaultSetup, type Setup } from '$lib/core/shop';
   import { halfRange, type Estimate } from '$lib/core/time';
   import { formatDuration, formatMinutes } from '$lib/core/units';
-  import { live, saveSetup, threadTable } from '$lib/data';
+  import { changeSetup, live, threadTable } from '$lib/data';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
@@ -60,7 +60,7 @@
   let showing = $state(false);
 
   const set = (change: Partial<Setup>): void => {
-    if (setup) void saveSetup({ ...setup, ...change });
+    if (setup) void changeSetup(setup, { ...setup, ...change });
   };
   const range = ({ low, high }: { low: number; high: number }): string =>
     `${formatDuration(low)} to ${formatDuration(high)}`;
