@@ -18,7 +18,7 @@ const PhotoText = z.object({
   base64: z.string()
 });
 
-/** Everything a browser keeps, in one document. */
+/** Everything a browser keeps, in one file. */
 export const Backup = z.object({
   schema: z.literal('jolt-step/backup'),
   version: z.literal(BACKUP_VERSION),

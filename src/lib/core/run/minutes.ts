@@ -1,5 +1,5 @@
 import type { Plan, PlanStep } from '$lib/core/plan';
-import { handTimeLabel, HAND_TIME_KEYS, type HandTimeKey } from '$lib/core/shop';
+import { workName } from '$lib/core/shop';
 
 /** A kind of work and the time it takes, s. */
 export interface Minutes {
@@ -21,15 +21,12 @@ export function handMinutes({ steps }: Pick<Plan, 'steps'>): Minutes[] {
     const base = parts.reduce((sum, { seconds }) => sum + seconds, 0);
     for (const { key, seconds } of parts) {
       const share = base > 0 ? (hands.value * seconds) / base : 0;
-      const sofar = found.get(key) ?? { key, name: nameOf(key), seconds: 0, steps: 0 };
+      const sofar = found.get(key) ?? { key, name: workName(key), seconds: 0, steps: 0 };
       found.set(key, { ...sofar, seconds: sofar.seconds + share, steps: sofar.steps + 1 });
     }
   }
   return [...found.values()].filter(({ seconds }) => seconds > 0).sort((a, b) => b.seconds - a.seconds);
 }
-
-const isKey = (key: string): key is HandTimeKey => HAND_TIME_KEYS.some((each) => each === key);
-const nameOf = (key: string): string => (isKey(key) ? handTimeLabel(key) : 'Something else');
 
 const HOOPING: readonly string[] = ['hoop', 'unhoop'];
 

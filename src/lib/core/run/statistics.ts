@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { Plan, PlanStep } from '$lib/core/plan';
-import { handTimeLabel, HAND_TIME_KEYS, type HandTimeKey } from '$lib/core/shop';
+import { workName } from '$lib/core/shop';
 import { compareRun, kindOf } from './compare';
 import { foldRun } from './fold';
 import { faultName } from './recovery';
@@ -14,8 +14,6 @@ export interface Against {
   actual: number;
   steps: number;
 }
-
-const isKey = (key: string): key is HandTimeKey => HAND_TIME_KEYS.some((each) => each === key);
 
 export const AGAINST_GROUPS = ['kind', 'machine', 'thread', 'needle'] as const;
 export type AgainstGroup = (typeof AGAINST_GROUPS)[number];
@@ -51,7 +49,7 @@ function againstName(step: PlanStep, { machine }: Plan, by: AgainstGroup): strin
   if (by === 'needle') return `${machine.name}, needle ${step.needle ?? 1}`;
   if (by === 'machine' || step.stop) return `Needle, ${machine.name}`;
   const main = [...step.parts].sort((a, b) => b.seconds - a.seconds)[0]?.key ?? 'other';
-  return isKey(main) ? handTimeLabel(main) : 'Something else';
+  return workName(main);
 }
 
 /** Faults of one group of stitching. */

@@ -1,4 +1,4 @@
-import { handTimeLabel, HAND_TIME_KEYS, type HandTimeKey, type Shop } from '$lib/core/shop';
+import { workName, type Shop } from '$lib/core/shop';
 import { learnFromRuns } from './observed';
 import type { Run } from './schema';
 
@@ -12,7 +12,6 @@ export interface Lesson {
 
 /** A change smaller than this is not worth a word. */
 const WORTH = 0.03;
-const isKey = (key: string): key is HandTimeKey => HAND_TIME_KEYS.some((each) => each === key);
 
 /**
  * What one run taught: estimates that are others with it than without, the greatest change first.
@@ -36,7 +35,7 @@ export function taughtBy(runs: readonly Run[], runId: string, hands: Shop['hands
   const then = others.people[person];
   const lessons = Object.entries(now?.factors ?? {}).flatMap(([key, { mean }]): Lesson[] => {
     const before = then?.factors[key] ?? then?.shared;
-    const name = isKey(key) ? handTimeLabel(key) : 'Something else';
+    const name = workName(key);
     // The default is a mean: half the noise’s variance lies between it and the middle.
     const bump = (noise: number): number => noise ** 2 / 2;
     return [

@@ -73,6 +73,18 @@ export function handTimeLabel(key: HandTimeKey): string {
   return TABLE[key][0];
 }
 
+const isKey = (key: string): key is HandTimeKey => Object.hasOwn(TABLE, key);
+
+/**
+ * What a part of a step is called, also one that is no hand time of the shop.
+ *
+ * @example
+ * workName('lay') // 'Lay a piece'
+ */
+export function workName(key: string): string {
+  return isKey(key) ? handTimeLabel(key) : 'Something else';
+}
+
 export const DEFAULT_HAND_TIMES = Object.fromEntries(
   HAND_TIME_KEYS.map((key) => [key, TABLE[key][1]])
 ) as Record<HandTimeKey, number>;
