@@ -38,6 +38,7 @@ export const coreRooms = {
   threadplan: ['units', 'geometry', 'item', 'shop', 'stash', 'stitch', 'thread', 'stack', 'plan', 'checks'],
   cutplan: ['units', 'geometry', 'item', 'shop', 'stash', 'strips', 'cutting', 'plan'],
   templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
+  hooping: ['units', 'geometry', 'item', 'shop', 'stitch'],
   machine: ['units', 'plan'],
   run: ['units', 'item', 'shop', 'time', 'cutting', 'thread', 'stack', 'plan', 'threadplan', 'machine'],
   documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run']

@@ -1,3 +1,4 @@
+export * from './place';
 export * from './curve';
 export * from './offset';
 export * from './path';

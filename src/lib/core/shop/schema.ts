@@ -23,6 +23,15 @@ export const Machine = z.object({
     'what it really averages; null until known: 420 on one needle, 800 on several'
   ),
   trimmer: z.boolean(),
+  headsRun: z
+    .enum(['together', 'apart'])
+    .optional()
+    .describe('heads stitch the same at the same time (where missing), or each by itself'),
+  unreached: z
+    .array(z.object({ left: Mm, right: Mm }))
+    .max(20)
+    .optional()
+    .describe('what each needle, from the first, does not reach at either side of a field, mm'),
   fileEnding: z
     .string()
     .trim()
@@ -50,7 +59,11 @@ export const Hoop = z.object({
   name: z.string().min(1).max(80),
   field: z.object({ width: Mm.min(10), height: Mm.min(10) }).describe('area the needle can reach, mm'),
   ring: z.object({ width: Mm.min(10), height: Mm.min(10) }).describe('outer size of the ring, mm'),
-  capSpm: Spm.nullable().default(null).describe('highest speed in this hoop, if it has one')
+  capSpm: Spm.nullable().default(null).describe('highest speed in this hoop, if it has one'),
+  count: z.number().int().min(1).max(50).optional().describe('hoops of this size; one where missing'),
+  safe: Mm.max(100)
+    .optional()
+    .describe('what stitches keep from the edge of the field, mm; nothing where missing')
 });
 export type Hoop = z.infer<typeof Hoop>;
 
