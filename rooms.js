@@ -41,7 +41,22 @@ export const coreRooms = {
   hooping: ['units', 'geometry', 'item', 'shop', 'stitch'],
   machine: ['units', 'plan'],
   run: ['units', 'item', 'shop', 'time', 'cutting', 'thread', 'stack', 'plan', 'threadplan', 'machine'],
-  documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run']
+  batch: [
+    'units',
+    'geometry',
+    'item',
+    'shop',
+    'stash',
+    'thread',
+    'time',
+    'cutting',
+    'plan',
+    'cutplan',
+    'threadplan',
+    'hooping',
+    'run'
+  ],
+  documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run', 'batch']
 };
 
 /** Rooms of src/lib, each with the others it may import. Every room may import the core. */

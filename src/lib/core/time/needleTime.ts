@@ -24,6 +24,16 @@ export function phaseSpeed(phase: Phase, role: Role, machine: Machine, hoop: Hoo
   return Math.min(machine.setSpm, phase.cap ?? Infinity, hoop.capSpm ?? Infinity, paceOf(machine), reach);
 }
 
+/**
+ * What a stop loses to starting, halting and a change of needle that the machine makes itself, s.
+ *
+ * @example
+ * overheadSeconds(true) // 14
+ */
+export function overheadSeconds(switches: boolean): number {
+  return START_S + HALT_S + (switches ? NEEDLE_SWITCH_S : 0);
+}
+
 /** The needle time of a stop by what it is made of, s. */
 export interface NeedleParts {
   /** The stitches at their speeds. */
@@ -57,7 +67,7 @@ export function needleParts(
   if (stitching === 0) return { stitching: 0, overhead: 0, trims: 0 };
   return {
     stitching,
-    overhead: START_S + HALT_S + (switches ? NEEDLE_SWITCH_S : 0),
+    overhead: overheadSeconds(switches),
     trims: machine.trimmer ? TRIM_S * (1 + jumps) : 0
   };
 }
