@@ -1,7 +1,7 @@
 import type { JobTimes, Problem } from '../../../src/lib/core/batch/problem';
 
 /** The most places looked at before a search is given up. */
-const MOST = 3_000_000;
+const MOST = 60_000;
 
 interface Place {
   /** Hand tasks done of each job: load, each of its own on the machine, off, and its finishing in pieces. */

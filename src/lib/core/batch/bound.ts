@@ -1,6 +1,7 @@
 import { openAfter } from './calendar';
 import type { Job, JobTimes, Problem } from './problem';
 import { washOf } from './washes';
+import type { Segment } from './work';
 
 /** Before when no schedule of some hoopings can be over, s from the midnight before the start. */
 export interface Bound {
@@ -31,15 +32,11 @@ export function lowerBound(problem: Problem): Bound {
     Math.min(...costs.flatMap((cost, machine) => (cost ? chainSeconds(job, machine) : [])))
   );
   const chain = Math.max(0, shared.hands / people, ...single.filter(Number.isFinite));
+  const gaps = gapsOf(problem).map((gap) => Math.min(gap, chain));
   const value = (of: readonly number[]): number => {
     const total = of.reduce((sum, each) => sum + each, 0);
-    return weighted(
-      rows,
-      of.map((each) => each / total),
-      problem,
-      shared,
-      chain
-    );
+    const weights = of.map((each) => each / total);
+    return weighted(rows, weights, people, shared) + idle(gaps, weights.slice(1));
   };
   const even = new Array<number>(stations.length + 1).fill(1);
   const seconds = Math.max(chain, climb(value, even));
@@ -127,11 +124,9 @@ function sharedHands({ jobs, stations, table }: Problem): { hands: number; setUp
 function weighted(
   rows: readonly { job: Job; costs: Costs }[],
   weights: readonly number[],
-  problem: Problem,
-  shared: ReturnType<typeof sharedHands>,
-  known: number
+  people: number,
+  shared: ReturnType<typeof sharedHands>
 ): number {
-  const { people } = problem;
   const hands = (weights[0] ?? 0) / people;
   const least = (costs: Costs): number => {
     let best = Infinity;
@@ -144,51 +139,44 @@ function weighted(
   for (const { costs } of rows) sum += least(costs);
   for (const setUps of shared.setUps)
     sum += least(setUps.map((seconds) => (seconds === null ? null : { machine: seconds, hands: seconds })));
-  return sum + idle(problem, weights.slice(1), known);
+  return sum;
 }
 
 /**
- * Time for which machines stand before their first stitch and after their last, however things are ordered: hands load
- * one after another, and free one after another. A machine that is not used stands all the time, which is at least the
- * bound known already.
+ * How long the first machine to start stands before its first stitch and after its last, the second, and so on, however
+ * things are ordered: hands load one hooping after another, and free one after another. A machine that is not used stands
+ * all the time, so no gap may be larger than a bound known already.
  */
-function idle({ jobs, people }: Problem, weights: readonly number[], known: number): number {
-  const times = jobs.flatMap(({ on, begun }) =>
-    on.flatMap((each, machine) => (each && (begun === null || begun === machine) ? { each, begun } : []))
-  );
-  const ascending = (values: number[]): number[] => values.sort((a, b) => a - b);
+function gapsOf({ jobs, stations, people }: Problem): number[] {
   // Each hooping as it is quickest on any machine, so that one hooping is counted once.
   const byJob = (value: (times: JobTimes, begun: boolean) => number): number[] =>
-    ascending(
-      jobs.map(({ on, begun }) =>
+    jobs
+      .map(({ on, begun }) =>
         Math.min(
           ...on.flatMap((each, machine) =>
             each && (begun === null || begun === machine) ? value(each, begun !== null) : []
           )
         )
       )
-    );
-  if (times.length === 0) return 0;
+      .sort((a, b) => a - b);
+  const handsIn = (segment: Segment | undefined): number =>
+    segment && segment.kind !== 'needle' ? segment.seconds : 0;
   const loads = byJob(({ load }, begun) => (begun ? 0 : load));
-  const firsts = byJob(({ segments }, begun) =>
-    begun || segments[0]?.kind === 'needle' ? 0 : (segments[0]?.seconds ?? 0)
-  );
-  const lasts = byJob(({ segments }) =>
-    segments.at(-1)?.kind === 'needle' ? 0 : (segments.at(-1)?.seconds ?? 0)
-  );
+  const firsts = byJob(({ segments }, begun) => (begun ? 0 : handsIn(segments[0])));
+  const lasts = byJob(({ segments }) => handsIn(segments.at(-1)));
   const ends = byJob((each) => each.off + tableHands(each));
   const sumOf = (values: readonly number[], count: number): number =>
     values.slice(0, Math.max(0, count)).reduce((sum, value) => sum + value, 0);
-  const gaps = weights.map((_, at) => {
+  return stations.map((_, at) => {
     const turn = Math.ceil((at + 1) / people);
     const alone = people === 1 ? at : 0;
-    const before = sumOf(loads, turn) + sumOf(firsts, alone);
-    const after = sumOf(ends, turn) + sumOf(lasts, alone);
-    return Math.min(known, before + after);
+    return sumOf(loads, turn) + sumOf(firsts, alone) + sumOf(ends, turn) + sumOf(lasts, alone);
   });
-  // The longest idling falls to the machines with the least weight.
-  const sorted = weights.toSorted((a, b) => b - a);
-  return sorted.reduce((sum, weight, at) => sum + weight * (gaps[at] ?? 0), 0);
+}
+
+/** Weighted standing of the machines; the longest falls to the machine with the least weight. */
+function idle(gaps: readonly number[], weights: readonly number[]): number {
+  return weights.toSorted((a, b) => b - a).reduce((sum, weight, at) => sum + weight * (gaps[at] ?? 0), 0);
 }
 
 /** Hands and needle of one hooping, one after another, s. */

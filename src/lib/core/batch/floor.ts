@@ -1,7 +1,7 @@
 import { fitIn, type Span } from './calendar';
 import { HoopPool } from './hoopPool';
 import type { JobTimes, Problem, Task } from './problem';
-import { Table, type TableTask } from './table';
+import { Table } from './table';
 
 /** Somebody has to press the button, s. */
 const PRESS_S = 5;
@@ -155,16 +155,18 @@ export class Floor {
     this.#run(machine, span.to);
   }
 
-  free(off: Floor['offs'][number], span: Span, person: number): void {
-    this.offs.splice(this.offs.indexOf(off), 1);
-    const own = this.problem.jobs[off.job];
+  free(at: number, span: Span, person: number): void {
+    const off = this.offs.splice(at, 1)[0];
+    const own = off && this.problem.jobs[off.job];
     if (!own) return;
     this.hoops.give(own.hoopId, own.hoops, span.to);
     this.#note('off', off.job, null, person, span, 'Take the work out of the hoop');
     this.table.begin(off.job, this.times(off.job, off.machine).finish, own.wash, span.to);
   }
 
-  atTable(task: TableTask, span: Span, person: number): void {
+  atTable(at: number, span: Span, person: number): void {
+    const task = this.table.tasks[at];
+    if (!task) return;
     const title = task.work[task.at]?.title ?? '';
     this.#note(task.isWash ? 'wash' : 'finish', task.job, null, person, span, title);
     this.table.advance(task, span.to);

@@ -1,5 +1,5 @@
 import { seeded } from '$lib/core/units';
-import { decode, type Decisions } from './decode';
+import { decode, URGENCIES, type Decisions } from './decode';
 import { lowerBound, type Bound } from './bound';
 import type { JobTimes, Problem, Schedule } from './problem';
 
@@ -62,10 +62,9 @@ export function searchSchedule(
     const value = worth(schedule);
     if (value < here) accept(decisions, schedule, value);
   }
-  const movable = problem.jobs.filter(({ begun }) => begun === null).length;
   const heat = 0.01 * (here - 1.5 * problem.start);
   let since = 0;
-  for (let round = 0; movable > 1 && round < rounds && !stop?.(); round++) {
+  for (let round = 0; round < rounds && !stop?.(); round++) {
     const decisions = moved(current, problem, random);
     if (!decisions) continue;
     const schedule = decode(problem, decisions);
@@ -159,8 +158,9 @@ function kindsTogether(queue: readonly number[], jobs: Problem['jobs']): number[
   return [...groups.values()].flat();
 }
 
-/** A neighbour: a job moved, two swapped, a stretch reversed, or hands of another patience; null where that cannot be. */
-function moved({ queues, patience }: Decisions, { jobs }: Problem, random: () => number): Decisions | null {
+/** A neighbour: a job moved, two swapped, a stretch reversed, a task sooner or later, other patience; null where that cannot be. */
+function moved(current: Decisions, { jobs }: Problem, random: () => number): Decisions | null {
+  const { queues } = current;
   const pick = (count: number): number => Math.floor(random() * count);
   const next = queues.map((queue) => [...queue]);
   const filled = next.flatMap((queue, at) => (queue.length > 0 ? [at] : []));
@@ -168,19 +168,25 @@ function moved({ queues, patience }: Decisions, { jobs }: Problem, random: () =>
   const queue = from === undefined ? undefined : next[from];
   if (from === undefined || !queue) return null;
   const kind = random();
-  if (kind < 0.08) return { queues, patience: PATIENCE[pick(PATIENCE.length)] ?? 0 };
+  if (kind < 0.08) return { ...current, patience: PATIENCE[pick(PATIENCE.length)] ?? 0 };
+  if (kind < 0.35) {
+    // Another task of a job becomes more or less urgent than its kind is.
+    const bias = current.bias?.slice() ?? new Float64Array(jobs.length * URGENCIES);
+    bias[pick(bias.length)] = random() < 0.3 ? 0 : (random() - 0.5) * 2 * URGENCIES;
+    return { ...current, bias };
+  }
   const index = pick(queue.length);
   const job = queue[index];
   if (job === undefined) return null;
-  if (kind < 0.5) {
+  if (kind < 0.6) {
     const to = pick(next.length);
     const target = next[to];
     if (!target || !jobs[job]?.on[to]) return null;
     queue.splice(index, 1);
     target.splice(pick(target.length + 1), 0, job);
-    return { queues: next, patience };
+    return { ...current, queues: next };
   }
-  if (kind < 0.85) {
+  if (kind < 0.9) {
     const other = filled[pick(filled.length)];
     const second = other === undefined ? undefined : next[other];
     if (other === undefined || !second) return null;
@@ -189,9 +195,9 @@ function moved({ queues, patience }: Decisions, { jobs }: Problem, random: () =>
     if (swapped === undefined || !jobs[swapped]?.on[from] || !jobs[job]?.on[other]) return null;
     queue[index] = swapped;
     second[at] = job;
-    return { queues: next, patience };
+    return { ...current, queues: next };
   }
   const end = index + 1 + pick(queue.length - index);
   next[from] = [...queue.slice(0, index), ...queue.slice(index, end).reverse(), ...queue.slice(end)];
-  return { queues: next, patience };
+  return { ...current, queues: next };
 }
