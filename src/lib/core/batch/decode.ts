@@ -64,9 +64,18 @@ export function decode(problem: Problem, { queues, patience, bias }: Decisions, 
     floor.worked = Math.max(floor.worked, span.to);
     perform(floor, chosen, span, person);
   }
-  const { worked, setUps, bobbins, spools, tasks, table } = floor;
+  const { worked, stitched, setUps, bobbins, spools, tasks, table } = floor;
   const presence = presenceOf(hands).reduce((sum, { from, to }) => sum + to - from, 0);
-  return { finish: Math.max(worked, table.waited), worked, presence, setUps, bobbins, spools, tasks };
+  return {
+    finish: Math.max(worked, table.waited),
+    worked,
+    stitched,
+    presence,
+    setUps,
+    bobbins,
+    spools,
+    tasks
+  };
 }
 
 function perform(floor: Floor, { what, machine, job, at }: Candidate, span: Span, person: number): void {

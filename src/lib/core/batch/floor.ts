@@ -31,6 +31,7 @@ export class Floor {
   /** Hoops off a machine that wait to be freed. */
   readonly offs: { job: number; machine: number; ready: number }[] = [];
   worked: number;
+  stitched: number;
   setUps = 0;
   bobbins = 0;
   spools = 0;
@@ -42,6 +43,7 @@ export class Floor {
   ) {
     const { jobs, stations, start } = problem;
     this.worked = start;
+    this.stitched = start;
     this.hoops = new HoopPool(problem.hoops, start);
     this.table = new Table(problem, (kind, job, from, to, title) =>
       this.#note(kind, job, null, null, { from, to }, title)
@@ -159,6 +161,7 @@ export class Floor {
     const off = this.offs.splice(at, 1)[0];
     const own = off && this.problem.jobs[off.job];
     if (!own) return;
+    this.stitched = Math.max(this.stitched, span.to);
     this.hoops.give(own.hoopId, own.hoops, span.to);
     this.#note('off', off.job, null, person, span, 'Take the work out of the hoop');
     this.table.begin(off.job, this.times(off.job, off.machine).finish, own.wash, span.to);
@@ -167,6 +170,7 @@ export class Floor {
   atTable(at: number, span: Span, person: number): void {
     const task = this.table.tasks[at];
     if (!task) return;
+    if (!task.isWash) this.stitched = Math.max(this.stitched, span.to);
     const title = task.work[task.at]?.title ?? '';
     this.#note(task.isWash ? 'wash' : 'finish', task.job, null, person, span, title);
     this.table.advance(task, span.to);

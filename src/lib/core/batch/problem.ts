@@ -78,6 +78,8 @@ export interface Schedule {
   finish: number;
   /** When the last hands or needle have done; what only dries then is left out. */
   worked: number;
+  /** When everything is off the machines and finished, before what is washed together. */
+  stitched: number;
   /** Time a person has to be there, s. */
   presence: number;
   setUps: number;

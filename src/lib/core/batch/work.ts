@@ -48,9 +48,15 @@ export interface WorkTimes {
  * or drying on, is kept apart.
  *
  * @param item the item, for stops held down by hand
+ * @param copies of all heads together
  * @param isLast nothing is stitched after this hooping, so that its washing can wait for the others
  */
-export function workTimes(steps: readonly PhasedStep[], item: Item, isLast: boolean): WorkTimes {
+export function workTimes(
+  steps: readonly PhasedStep[],
+  item: Item,
+  copies: number,
+  isLast: boolean
+): WorkTimes {
   const at = (phase: PhasedStep['phase']): PlanStep[] =>
     steps.flatMap((each) => (each.phase === phase ? each.step : []));
   const machine = at('machine');
@@ -75,8 +81,8 @@ export function workTimes(steps: readonly PhasedStep[], item: Item, isLast: bool
       ? [...segments, { kind: 'hands', seconds: Math.max(off, 1), title: 'Take the hoop off' }]
       : segments,
     off: ends ? 0 : off,
-    finish: tableWork(from < 0 ? finish : finish.slice(0, from)),
-    wash: from < 0 ? [] : tableWork(finish.slice(from)),
+    finish: tableWork(from < 0 ? finish : finish.slice(0, from), copies),
+    wash: from < 0 ? [] : tableWork(finish.slice(from), copies),
     threads: threadUse(stops),
     bobbinMetres: stops.reduce((sum, { stop }) => sum + (stop?.bobbinMetres ?? 0), 0)
   };
@@ -126,20 +132,24 @@ function attendedShare({ stop }: PlanStep, item: Item): number {
   return held / stitchesOf(own);
 }
 
-function tableWork(steps: readonly PlanStep[]): TableWork[] {
-  return steps.flatMap((step): TableWork[] => {
-    const { hands, waiting, title, parts, op } = step;
-    const own = {
-      title,
-      once: isOnce(step),
-      what: op?.do === 'wait' ? `wait ${op.why}` : (op?.do ?? 'other')
-    };
-    const times = own.once ? 1 : Math.max(1, ...parts.map((part) => Math.floor(part.times)));
-    return [
-      ...(hands.value > 0 ? [{ ...own, kind: 'hands' as const, seconds: hands.value, times }] : []),
-      ...(waiting.value > 0 ? [{ ...own, kind: 'wait' as const, seconds: waiting.value, times: 1 }] : [])
-    ];
-  });
+/** Steps at the table; what is done piece by piece in a row is one piece of work, taken up copy by copy. */
+function tableWork(steps: readonly PlanStep[], copies: number): TableWork[] {
+  const found: TableWork[] = [];
+  for (const step of steps) {
+    const { hands, waiting, title, op } = step;
+    const what = op?.do === 'wait' ? `wait ${op.why}` : (op?.do ?? 'other');
+    const once = isOnce(step);
+    const last = found.at(-1);
+    if (hands.value > 0) {
+      if (last?.kind === 'hands' && !last.once && !once) {
+        last.seconds += hands.value;
+        last.what += `, ${what}`;
+      } else found.push({ kind: 'hands', title, once, what, seconds: hands.value, times: once ? 1 : copies });
+    }
+    if (waiting.value > 0)
+      found.push({ kind: 'wait', title, once: true, what, seconds: waiting.value, times: 1 });
+  }
+  return found;
 }
 
 function threadUse(stops: readonly PlanStep[]): WorkTimes['threads'] {

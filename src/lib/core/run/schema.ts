@@ -64,6 +64,18 @@ export const RunEvent = z.object({
 export type RunEvent = z.infer<typeof RunEvent>;
 export type RunEventType = RunEvent['type'];
 
+/** The hooping of an order that a run stitches. */
+export const RunOrder = z.object({
+  orderId: z.string().min(1).max(120),
+  lineId: z.string().min(1).max(120),
+  stage: z.number().int().min(0).describe('which clamping of the item, from 0'),
+  copies: z.number().int().min(1).max(500),
+  stationId: z.string().min(1).max(200).describe('the machine, or one head of it'),
+  hoopId: z.string().min(1).max(120),
+  names: z.array(z.string().max(60)).max(500).default([])
+});
+export type RunOrder = z.infer<typeof RunOrder>;
+
 /** One making of an item: the plan it followed and what happened, in order. */
 export const Run = z.object({
   schema: z.literal('jolt-step/run'),
@@ -77,6 +89,7 @@ export const Run = z.object({
   plan: Plan,
   leftOut: z.boolean().optional().describe('the maker says: nothing is to be learned from it'),
   note: z.string().max(5000).optional(),
+  order: RunOrder.optional(),
   events: z.array(RunEvent)
 });
 export type Run = z.infer<typeof Run>;

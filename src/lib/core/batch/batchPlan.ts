@@ -1,0 +1,80 @@
+import type { HoopFinding, Layout, Placement } from '$lib/core/hooping';
+import type { HoopOption } from './hoopChoice';
+import type { Task } from './problem';
+import type { Way } from './schema';
+import type { Span } from './calendar';
+import type { WayCost } from './ways';
+
+/** A hooping of the plan: what is in it, where and when. */
+export interface PlannedHooping {
+  id: string;
+  lineId: string;
+  itemId: string;
+  name: string;
+  /** Which clamping of the item, from 0, and how many it has. */
+  stage: number;
+  stages: number;
+  copies: number;
+  /** Copies on each head, where several stitch together. */
+  heads: number[];
+  /** Numbers of its copies over the whole line, from 1. */
+  numbers: number[];
+  names: string[];
+  hoopId: string;
+  stationId: string;
+  machineId: string;
+  way: Way;
+  placements: Placement[];
+  findings: HoopFinding[];
+  /** The run that stitches it, where it is under way. */
+  runId: string | null;
+  from: number;
+  to: number;
+}
+
+/** What a plan says of one line of the order. */
+export interface PlannedLine {
+  lineId: string;
+  name: string;
+  quantity: number;
+  /** Copies to be stitched in all, and those that are through. */
+  copies: number;
+  done: number;
+  hoopId: string;
+  capacity: number;
+  layout: Layout | null;
+  /** How the copies that are left come out in hoopings, in words. */
+  words: string;
+  hoops: HoopOption[];
+  ways: WayCost[];
+  problem: string | null;
+}
+
+/** A plan for an order: hoopings, who does what when, and how near it is to what nothing can beat. */
+export interface BatchPlan {
+  lines: PlannedLine[];
+  hoopings: PlannedHooping[];
+  stations: { id: string; machineId: string; name: string; detail: string }[];
+  /** Times in s from the midnight of the day the plan begins. */
+  start: number;
+  tasks: (Omit<Task, 'job' | 'machine'> & { hoopingId: string | null; stationId: string | null })[];
+  worked: number;
+  /** When everything is off the machines and finished, before what is washed together. */
+  stitched: number;
+  finish: number;
+  bound: { worked: number; finish: number };
+  /** The same work, one hooping after another. */
+  oneByOne: number;
+  due: number | null;
+  hands: number;
+  needle: number;
+  waiting: number;
+  presence: Span[];
+  /** When nothing needs hands while something runs. */
+  away: Span[];
+  setUps: number;
+  bobbins: number;
+  spools: number;
+  composition: 'full' | 'even' | 'shared';
+  problems: string[];
+}

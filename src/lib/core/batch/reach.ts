@@ -1,0 +1,21 @@
+import type { Item } from '$lib/core/item';
+import type { Plan } from '$lib/core/plan';
+import type { Stage } from './stages';
+
+/**
+ * How far the pieces laid in a stage reach beyond the line they cover, mm: the largest of them. Pieces cut to shape before
+ * they are laid do not reach beyond anything.
+ */
+export function sizeOverLines({ cuts }: Pick<Plan, 'cuts'>, { steps }: Stage, { pieces }: Item): number {
+  const laid = new Set(
+    steps.flatMap(({ step: { op } }) => (op?.do === 'lay' && op.side === 'above' ? op.pieceId : []))
+  );
+  return Math.max(
+    0,
+    ...cuts.flatMap(({ pieceId, cut, covers }) => {
+      const piece = pieces.find(({ id }) => id === pieceId);
+      if (!laid.has(pieceId) || piece?.shape !== 'rough') return [];
+      return Math.max(cut.width - covers.width, cut.height - covers.height) / 2;
+    })
+  );
+}
