@@ -7,6 +7,7 @@ import { plan } from '../src/lib/core/plan';
 import type { Run, RunEvent } from '../src/lib/core/run';
 import { seeded } from '../src/lib/core/units';
 import { wishes, type Wish } from './demo-items';
+import { order } from './demo-order';
 import { stash } from './demo-stash';
 import { defaultSetup, defaultShop, type Setup, type Shop } from '../src/lib/core/shop';
 
@@ -41,27 +42,30 @@ const shop: Shop = {
       name: 'Small hoop',
       field: { width: 100, height: 100 },
       ring: { width: 140, height: 140 },
-      capSpm: null
+      capSpm: null,
+      count: 2
     },
     {
       id: 'hoop-130',
       name: 'Long hoop',
       field: { width: 130, height: 180 },
       ring: { width: 175, height: 230 },
-      capSpm: null
+      capSpm: null,
+      count: 2
     },
     {
       id: 'hoop-200',
       name: 'Large hoop',
       field: { width: 200, height: 300 },
       ring: { width: 245, height: 350 },
-      capSpm: 700
+      capSpm: 700,
+      count: 2
     }
   ]
 };
 
 const folder = new URL('../demo/', import.meta.url);
-for (const name of ['items', 'setups', 'runs']) {
+for (const name of ['items', 'setups', 'runs', 'orders']) {
   rmSync(new URL(name, folder), { recursive: true, force: true });
   mkdirSync(new URL(name, folder), { recursive: true });
 }
@@ -87,6 +91,8 @@ const days: [itemId: string, startedAt: string, seed: number][] = [
 days.forEach(([itemId, startedAt, seed], at) =>
   write(`runs/run-${at + 1}.json`, makeRun(`run-${at + 1}`, itemId, startedAt, seed))
 );
+
+write('orders/gala-weekend.json', order);
 
 function makeItem(wish: Wish): Item {
   const made = constructionOf(wish.kind)?.patternOf(wish.answers);

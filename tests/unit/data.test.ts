@@ -183,6 +183,7 @@ describe('what the browser keeps', () => {
       items: [tab, { ...tab, id: 'lamp' }],
       setups: [setup, { ...setup, itemId: 'lamp', machineId: 'left' }],
       runs: [],
+      orders: [],
       stash: noStash
     };
     await saveShop({ ...shop, name: 'Mine', machines: shop.machines.slice(1) });
@@ -196,7 +197,7 @@ describe('what the browser keeps', () => {
     expect(await db.setups.get('lamp')).to.equal(undefined);
   });
   it('a demo with its shop and setups in an empty browser, and no second time over', async () => {
-    const pack = { shop, items: [tab], setups: [setup], runs: [], stash: noStash };
+    const pack = { shop, items: [tab], setups: [setup], runs: [], orders: [], stash: noStash };
     await loadDemo(pack);
     await saveItem({ ...tab, name: 'Changed' }, NOW);
     await loadDemo(pack);
@@ -206,7 +207,14 @@ describe('what the browser keeps', () => {
   });
   it('nothing of a demo with one broken document', async () => {
     const before = await dump();
-    await loadDemo({ shop, items: [tab, { ...tab, name: 5 }], setups: [], runs: [], stash: noStash }).then(
+    await loadDemo({
+      shop,
+      items: [tab, { ...tab, name: 5 }],
+      setups: [],
+      runs: [],
+      orders: [],
+      stash: noStash
+    }).then(
       () => expect.fail('a broken demo was taken'),
       (error: Error) => expect(error.message).to.match(/“name”/)
     );

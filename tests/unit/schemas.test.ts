@@ -60,12 +60,18 @@ const stash = {
     { what: 'zip', id: 'zip', name: 'Nylon zip', colour: '#222222', count: 3, length: 250 }
   ]
 };
+const order = {
+  ...{ schema: 'jolt-step/order', version: 1, id: 'order', name: 'Stall', createdAt: NOW, updatedAt: NOW },
+  ...{ from: '2026-11-27T09:00', due: '2026-11-28T18:00', spoilage: 0.03 },
+  lines: [{ id: 'line-1', itemId: tab.id, quantity: 12, names: ['Ivy'], price: 9.5 }]
+};
 const WHOLE: Record<DocumentKind, unknown> = {
   item: tab,
   setup,
   shop,
   run,
   plan: run.plan,
+  order,
   stash,
   'cut-job': newCutJob(tab.id, 3),
   backup: {
@@ -97,6 +103,12 @@ describe('schemas', () => {
     ['shop', 'bobbins', [], 'no kind of bobbin'],
     ['setup', 'claimedMinutes', -1, 'a claim below nothing'],
     ['setup', 'bobbinOn', { threadId: '', metres: -3 }, 'a bobbin with less than nothing'],
+    ['order', 'due', 'tomorrow', 'a day nobody can read'],
+    ['order', 'lines.0.quantity', 0, 'no pieces at all'],
+    ['order', 'lines.0.quantity', 1.5, 'half a piece'],
+    ['order', 'spoilage', 0.9, 'nearly everything bad'],
+    ['order', 'bench', { from: 600, to: 540, breaks: [], days: [1] }, 'a bench that closes before it opens'],
+    ['run', 'order', { orderId: 'order' }, 'an order without its hooping'],
     ['run', 'events.0.fault', 'yawn', 'a fault nobody knows'],
     ['run', 'events.0.from', { session: 'm', seq: 0 }, 'an event of a machine numbered 0'],
     ['run', 'events.0.seconds', -2, 'a stop that took less than nothing'],

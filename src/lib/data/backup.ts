@@ -9,7 +9,18 @@ const OLD_MS = 7 * DAY_MS;
 /** Below this much room a photo or a long run may not be stored any more, bytes. */
 const LITTLE_ROOM = 50 * 1024 * 1024;
 
-const all = [db.items, db.setups, db.shops, db.runs, db.events, db.stash, db.cutJobs, db.meta, db.photos];
+const all = [
+  db.items,
+  db.setups,
+  db.shops,
+  db.runs,
+  db.events,
+  db.orders,
+  db.stash,
+  db.cutJobs,
+  db.meta,
+  db.photos
+];
 
 /**
  * Everything this browser keeps, as one document.
@@ -22,6 +33,7 @@ export async function makeBackup(now: string): Promise<Backup> {
     setups: await db.setups.toArray(),
     shop: (await db.shops.toArray())[0] ?? null,
     runs: await runDocuments(),
+    orders: await db.orders.toArray(),
     stash: await db.stash.toArray(),
     cutJobs: await db.cutJobs.toArray(),
     meta: await db.meta.toArray(),
@@ -78,6 +90,7 @@ async function replaceAll(backup: Backup): Promise<void> {
       await db.runs.add(head);
       await db.events.bulkAdd(events);
     }
+    await db.orders.bulkAdd(backup.orders);
     await db.stash.bulkAdd(backup.stash);
     await db.cutJobs.bulkAdd(backup.cutJobs);
     await db.meta.bulkAdd(backup.meta.map(({ key, value }) => ({ key, value })));
@@ -105,7 +118,8 @@ export async function keeping(now: number): Promise<Keeping> {
   const since = last ?? '';
   const runs = await db.runs.where('startedAt').above(since).count();
   const items = await db.items.where('updatedAt').above(since).count();
-  const changed = runs + items > 0;
+  const orders = await db.orders.where('updatedAt').above(since).count();
+  const changed = runs + items + orders > 0;
   const old = last === null ? runs > 0 : now - Date.parse(last) > OLD_MS;
   return { last, due: changed && old, little: await littleRoom() };
 }

@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Order } from '$lib/core/batch';
 import type { CutJob } from '$lib/core/cutplan';
 import type { Item } from '$lib/core/item';
 import type { RunEvent, RunHead } from '$lib/core/run';
@@ -34,6 +35,7 @@ export class JoltStepDatabase extends Dexie {
   stash!: EntityTable<StashEntry, 'id'>;
   cutJobs!: EntityTable<CutJob, 'id'>;
   photos!: EntityTable<Photo, 'id'>;
+  orders!: EntityTable<Order, 'id'>;
 
   constructor(name = 'jolt-step') {
     // What was stored is on the disk before the screen moves, so that a power cut loses nothing either.
@@ -41,6 +43,7 @@ export class JoltStepDatabase extends Dexie {
     firstTables(this);
     stashTables(this);
     photoTable(this);
+    orderTable(this);
   }
 }
 
@@ -61,6 +64,10 @@ function stashTables(db: Dexie): void {
 
 function photoTable(db: Dexie): void {
   db.version(3).stores({ photos: 'id, runId' });
+}
+
+function orderTable(db: Dexie): void {
+  db.version(4).stores({ orders: 'id, updatedAt', runs: 'id, itemId, startedAt, finishedAt, order.orderId' });
 }
 
 export const db = new JoltStepDatabase();

@@ -7,6 +7,7 @@ export interface DemoPack {
   items: unknown[];
   setups: unknown[];
   runs: unknown[];
+  orders: unknown[];
   stash: unknown;
 }
 
@@ -34,8 +35,9 @@ export async function loadDemo(pack: DemoPack): Promise<void> {
   const items = pack.items.map((item) => must(readValue('item', item)));
   const setups = pack.setups.map((setup) => must(readValue('setup', setup)));
   const runs = pack.runs.map((run) => must(readValue('run', run)));
+  const orders = pack.orders.map((order) => must(readValue('order', order)));
   const { entries } = must(readValue('stash', pack.stash));
-  const tables = [db.items, db.setups, db.shops, db.runs, db.events, db.stash, db.meta];
+  const tables = [db.items, db.setups, db.shops, db.runs, db.events, db.orders, db.stash, db.meta];
   await db.transaction('rw', tables, async () => {
     const own = await db.shops.get(shop.id);
     if (!own) await db.shops.add(shop);
@@ -53,6 +55,7 @@ export async function loadDemo(pack: DemoPack): Promise<void> {
       await db.runs.add(head);
       await db.events.bulkAdd(events);
     }
+    for (const order of orders) if (!(await db.orders.get(order.id))) await db.orders.add(order);
     for (const entry of entries) if (!(await db.stash.get(entry.id))) await db.stash.add(entry);
     await db.meta.put({ key: LOADED, value: true });
   });

@@ -4,6 +4,7 @@ export type { Photo } from './db';
 export * from './demo';
 export * from './items';
 export * from './live.svelte';
+export * from './orders';
 export * from './runs';
 export * from './server';
 export * from './shop';

@@ -11,6 +11,7 @@ interface DemoPack {
   items: unknown[];
   setups: unknown[];
   runs: unknown[];
+  orders: unknown[];
 }
 
 /** All documents of the demo stall. They are checked where they are taken in, and by the tests. */
@@ -24,6 +25,7 @@ export function demoPack(): DemoPack {
     stash: files['../../../demo/stash.json'],
     items: inFolder('items'),
     setups: inFolder('setups'),
-    runs: inFolder('runs')
+    runs: inFolder('runs'),
+    orders: inFolder('orders')
   };
 }

@@ -47,7 +47,8 @@ export interface PlannedLine {
   words: string;
   hoops: HoopOption[];
   ways: WayCost[];
-  problem: string | null;
+  /** Hands and machine that so many pieces take, one hooping after another, s. */
+  byQuantity: { quantity: number; hands: number; machine: number }[];
 }
 
 /** A plan for an order: hoopings, who does what when, and how near it is to what nothing can beat. */

@@ -1,7 +1,8 @@
 import { borderPlacements, cornerHoopings, traceHoop, type Placement } from '$lib/core/hooping';
 import type { Hoop } from '$lib/core/shop';
-import type { BatchPlan, PlannedHooping, PlannedLine } from './batchPlan';
+import type { BatchPlan, PlannedHooping } from './batchPlan';
 import { split } from './compose';
+import { lineOf } from './describeLine';
 import { copiesPerHead } from './hoopingSteps';
 import type { StationOf } from './lineContext';
 import { oneByOne } from './oneByOne';
@@ -244,64 +245,4 @@ function placesOf(
     const pitch = side / Math.max(1, Math.round(side / Math.max(outline.width, outline.height)));
     return borderPlacements(each, pitch, area);
   }
-}
-
-function lineOf(
-  { context, hoop, options, copies, done }: LinePlan,
-  hoopings: readonly PlannedHooping[],
-  stations: readonly StationOf[],
-  { shop }: BatchInput
-): PlannedLine {
-  const { line, item } = context;
-  const own = hoopings.filter(({ lineId }) => lineId === line.id);
-  const station =
-    stations.find(({ id }) => id === own[0]?.stationId) ??
-    stations.find(({ machine }) => context.allowed(machine)) ??
-    stations[0];
-  if (!station) throw new RangeError('A line needs a machine.');
-  const stages = context.stagesOf(station.machine, hoop);
-  const last = stages.at(-1);
-  const most = Math.max(0, ...own.filter(({ stage }) => stage === last?.index).map((each) => each.copies));
-  const heads = Math.min(station.heads, Math.max(1, most));
-  return {
-    lineId: line.id,
-    name: item.name,
-    quantity: line.quantity,
-    copies,
-    done,
-    hoopId: hoop.id,
-    capacity: last ? context.capacity(last, station.machine, hoop) : 0,
-    layout: last ? context.layoutOf(last, station.machine, hoop) : null,
-    words: wordsOf(
-      own.filter(({ stage }) => stage === last?.index),
-      hoop,
-      shop.hoops
-    ),
-    hoops: options,
-    ways: last && most > 0 ? context.waysOf(last, { total: most, heads }, station.machine, hoop) : [],
-    problem: null
-  };
-}
-
-/**
- * How copies come out in hoopings.
- *
- * @example
- * wordsOf(hoopings, longHoop, hoops) // '6 hoopings of 6, 1 of 2 in Small hoop'
- */
-function wordsOf(own: readonly PlannedHooping[], usual: Hoop, hoops: readonly Hoop[]): string {
-  const groups = new Map<string, { copies: number; hoopId: string; count: number }>();
-  for (const { copies, hoopId } of own) {
-    const key = `${copies} ${hoopId}`;
-    groups.set(key, { copies, hoopId, count: (groups.get(key)?.count ?? 0) + 1 });
-  }
-  const sorted = [...groups.values()].sort((a, b) => b.copies - a.copies);
-  if (sorted.length === 0) return 'nothing left to stitch';
-  return sorted
-    .map(({ copies, hoopId, count }, at) => {
-      const where =
-        hoopId === usual.id ? '' : ` in ${hoops.find(({ id }) => id === hoopId)?.name ?? 'another hoop'}`;
-      return `${count}${at === 0 ? (count === 1 ? ' hooping' : ' hoopings') : ''} of ${copies}${where}`;
-    })
-    .join(', ');
 }

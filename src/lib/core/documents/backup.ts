@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Order } from '$lib/core/batch';
 import { CutJob } from '$lib/core/cutplan';
 import { Item } from '$lib/core/item';
 import { Run } from '$lib/core/run';
@@ -27,6 +28,7 @@ export const Backup = z.object({
   setups: z.array(Setup),
   shop: Shop.nullable(),
   runs: z.array(Run),
+  orders: z.array(Order).default([]),
   stash: z.array(StashEntry),
   cutJobs: z.array(CutJob),
   meta: z.array(z.object({ key: z.string().min(1), value: z.unknown() })),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Order } from '$lib/core/batch';
 import { CutJob } from '$lib/core/cutplan';
 import { brokenReferences, Item } from '$lib/core/item';
 import { Plan } from '$lib/core/plan';
@@ -14,6 +15,7 @@ export const DOCUMENTS = {
   shop: Shop,
   stash: Stash,
   run: Run,
+  order: Order,
   plan: Plan,
   'cut-job': CutJob,
   backup: Backup
@@ -41,6 +43,7 @@ const MIGRATIONS: Record<DocumentKind, Migration[]> = {
   shop: [],
   stash: [],
   run: [],
+  order: [],
   plan: [],
   'cut-job': [],
   backup: []
@@ -125,7 +128,7 @@ function refuse(
 }
 
 function article(kind: DocumentKind): string {
-  return kind === 'item' ? 'an item' : `a ${kind}`;
+  return kind === 'item' || kind === 'order' ? `an ${kind}` : `a ${kind}`;
 }
 
 function sentence(message = 'it cannot be read'): string {

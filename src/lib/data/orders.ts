@@ -1,0 +1,139 @@
+import {
+  DEFAULT_BENCH,
+  DEFAULT_RATES,
+  newLine,
+  ORDER_VERSION,
+  progressOf,
+  type BatchInput,
+  type Order
+} from '$lib/core/batch';
+import { readDocument, type DocumentError } from '$lib/core/documents';
+import type { Run, RunHead } from '$lib/core/run';
+import { db } from './db';
+import { eventsOf } from './runs';
+import { getShop } from './shop';
+
+/** Orders, the last worked on first; those put away too. */
+export function listOrders(): Promise<Order[]> {
+  return db.orders.orderBy('updatedAt').reverse().toArray();
+}
+
+export function getOrder(id: string): Promise<Order | undefined> {
+  return db.orders.get(id);
+}
+
+/** Saves an order, marked as worked on at `now` (ISO 8601). */
+export async function saveOrder(order: Order, now: string): Promise<void> {
+  await db.orders.put({ ...order, updatedAt: now });
+}
+
+/**
+ * Changes an order as it stands in the store, so that two quick changes both hold.
+ *
+ * @param change what to make of it
+ */
+export async function changeOrder(id: string, change: (order: Order) => Order, now: string): Promise<void> {
+  await db.transaction('rw', db.orders, async () => {
+    const stored = await db.orders.get(id);
+    if (stored) await db.orders.put({ ...change(stored), updatedAt: now });
+  });
+}
+
+/** Puts an order away, off the list but not gone. */
+export async function putOrderAway(id: string, now: string | undefined): Promise<void> {
+  await db.orders.update(id, { putAwayAt: now });
+}
+
+/**
+ * A new order with a line for an item, if one is named. It keeps the hours and rates of the last one.
+ *
+ * @param from wall time at which work may begin
+ */
+export async function newOrder(
+  id: string,
+  name: string,
+  from: string,
+  now: string,
+  itemId?: string
+): Promise<Order> {
+  const last = (await listOrders())[0];
+  const order: Order = {
+    schema: 'jolt-step/order',
+    version: ORDER_VERSION,
+    id,
+    name,
+    customer: '',
+    note: '',
+    createdAt: now,
+    updatedAt: now,
+    lines: itemId === undefined ? [] : [newLine('line-1', itemId)],
+    due: null,
+    from,
+    spoilage: last?.spoilage ?? 0.03,
+    machineIds: [],
+    people: last?.people ?? 1,
+    bench: last?.bench ?? DEFAULT_BENCH,
+    mix: false,
+    rates: last?.rates ?? DEFAULT_RATES
+  };
+  await db.orders.add(order);
+  return order;
+}
+
+/** Brings in an order from the text of a file; one already here is never overwritten. */
+export async function importOrder(
+  text: string,
+  freshId: string,
+  now: string
+): Promise<{ ok: true; order: Order } | { ok: false; error: DocumentError }> {
+  const read = readDocument('order', text);
+  if (!read.ok) return read;
+  return db.transaction('rw', db.orders, async () => {
+    const there = (await db.orders.get(read.document.id)) !== undefined;
+    const order: Order = { ...read.document, id: there ? freshId : read.document.id, updatedAt: now };
+    await db.orders.add(order);
+    return { ok: true as const, order };
+  });
+}
+
+/** Runs that stitch an order, the first first. */
+export function runsOfOrder(orderId: string): Promise<RunHead[]> {
+  return db.runs.where('order.orderId').equals(orderId).sortBy('startedAt');
+}
+
+/** Everything an order’s page is made of. */
+export interface OrderTable {
+  order: Order;
+  input: BatchInput;
+  runs: Run[];
+  /** Items on the shelf, for a line more. */
+  shelf: { id: string; name: string }[];
+}
+
+/** An order with its items, their setups, the shop and how far its runs have come. */
+export async function orderTable(id: string): Promise<OrderTable | undefined> {
+  const order = await getOrder(id);
+  if (!order) return undefined;
+  const [shop, items, heads] = await Promise.all([getShop(), db.items.toArray(), runsOfOrder(id)]);
+  const wanted = new Set(order.lines.map(({ itemId }) => itemId));
+  const setups = await db.setups.bulkGet([...wanted]);
+  const runs = await Promise.all(
+    heads.map(async (head): Promise<Run> => ({ ...head, events: await eventsOf(head.id) }))
+  );
+  return {
+    order,
+    runs,
+    input: {
+      order,
+      shop,
+      progress: progressOf(runs),
+      items: items
+        .filter((item) => wanted.has(item.id))
+        .map((item) => ({ item, setup: setups.find((setup) => setup?.itemId === item.id) }))
+    },
+    shelf: items
+      .filter(({ putAwayAt }) => putAwayAt === undefined)
+      .map(({ id: itemId, name }) => ({ id: itemId, name }))
+      .sort((a, b) => a.name.localeCompare(b.name))
+  };
+}

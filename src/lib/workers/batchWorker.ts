@@ -1,0 +1,6 @@
+export type { BatchWorker } from './batch.worker';
+
+/** A worker that plans orders. */
+export function batchWorker(): Worker {
+  return new Worker(new URL('./batch.worker.ts', import.meta.url), { type: 'module' });
+}
