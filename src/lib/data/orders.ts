@@ -3,14 +3,18 @@ import {
   DEFAULT_RATES,
   newLine,
   ORDER_VERSION,
+  hoopingPlan,
   progressOf,
   type BatchInput,
+  type PlannedHooping,
   type Order
 } from '$lib/core/batch';
 import { readDocument, type DocumentError } from '$lib/core/documents';
-import type { Run, RunHead } from '$lib/core/run';
+import type { Item } from '$lib/core/item';
+import { RUN_VERSION, type Run, type RunHead } from '$lib/core/run';
+import { format } from 'date-fns';
 import { db } from './db';
-import { eventsOf } from './runs';
+import { eventsOf, prepareRun } from './runs';
 import { getShop } from './shop';
 
 /** Orders, the last worked on first; those put away too. */
@@ -107,7 +111,7 @@ export interface OrderTable {
   input: BatchInput;
   runs: Run[];
   /** Items on the shelf, for a line more. */
-  shelf: { id: string; name: string }[];
+  shelf: Pick<Item, 'id' | 'name' | 'construction' | 'params'>[];
 }
 
 /** An order with its items, their setups, the shop and how far its runs have come. */
@@ -124,7 +128,7 @@ export async function orderTable(id: string): Promise<OrderTable | undefined> {
     order,
     runs,
     input: {
-      order,
+      order: { ...order, from: beginsAt(order, runs) },
       shop,
       progress: progressOf(runs),
       items: items
@@ -133,7 +137,44 @@ export async function orderTable(id: string): Promise<OrderTable | undefined> {
     },
     shelf: items
       .filter(({ putAwayAt }) => putAwayAt === undefined)
-      .map(({ id: itemId, name }) => ({ id: itemId, name }))
+      .map(({ id: itemId, name, construction, params }) => ({ id: itemId, name, construction, params }))
       .sort((a, b) => a.name.localeCompare(b.name))
   };
+}
+
+/** Where planning begins: when the order does, or at the last that happened to it. */
+function beginsAt({ from }: Order, runs: readonly Run[]): string {
+  const last = Math.max(0, ...runs.flatMap(({ events }) => events.at(-1)?.at ?? 0));
+  const wall = last > 0 ? format(last, "yyyy-MM-dd'T'HH:mm") : from;
+  return wall > from ? wall : from;
+}
+
+/** Makes the run of a hooping ready; it starts when the maker says so. Gives its id. */
+export async function prepareHooping(
+  { order, input }: OrderTable,
+  hooping: PlannedHooping,
+  id: string,
+  at: number,
+  client: string
+): Promise<string | undefined> {
+  const found = input.items.find(({ item }) => item.id === hooping.itemId);
+  const made = found && hoopingPlan(order, hooping, found.item, found.setup, input.shop);
+  if (!made) return undefined;
+  const { lineId, stage, copies, stationId, hoopId, names } = hooping;
+  await prepareRun(
+    {
+      schema: 'jolt-step/run',
+      version: RUN_VERSION,
+      id,
+      itemId: hooping.itemId,
+      itemName: copies > 1 ? `${hooping.name}, ${copies} copies` : hooping.name,
+      startedAt: new Date(at).toISOString(),
+      finishedAt: null,
+      ...made,
+      order: { orderId: order.id, lineId, stage, copies, stationId, hoopId, names }
+    },
+    at,
+    client
+  );
+  return id;
 }

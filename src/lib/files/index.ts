@@ -2,6 +2,8 @@ export { kindOf, type FileKind } from './kind';
 export { LIMITS, sizeWords } from './limits';
 export { needleSheetPdf } from './needleSheetPdf';
 export { openFile, type Brought } from './openFile';
+export { jobSheetPdf, quotePdf, type JobSheet } from './orderPdf';
+export * from './orderTables';
 export { readPdf, type PdfReading } from './readPdf';
 export { readZip, type Entry } from './readZip';
 export { sheetPdf } from './sheetPdf';

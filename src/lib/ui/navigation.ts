@@ -2,6 +2,7 @@
 export const NAVIGATION = [
   { href: '/', name: 'Bench' },
   { href: '/items', name: 'Shelf' },
+  { href: '/orders', name: 'Orders' },
   { href: '/stash', name: 'Stash' },
   { href: '/log', name: 'Log' },
   { href: '/guide', name: 'Guide' },

@@ -1,7 +1,15 @@
-import { needleSheetPdf, openFile, sheetPdf, shoppingPdf, templatesPdf } from '$lib/files';
+import {
+  jobSheetPdf,
+  needleSheetPdf,
+  openFile,
+  quotePdf,
+  sheetPdf,
+  shoppingPdf,
+  templatesPdf
+} from '$lib/files';
 import { expose } from 'comlink';
 
-const worker = { needleSheetPdf, openFile, sheetPdf, shoppingPdf, templatesPdf };
+const worker = { jobSheetPdf, needleSheetPdf, openFile, quotePdf, sheetPdf, shoppingPdf, templatesPdf };
 export type FilesWorker = typeof worker;
 
 expose(worker);

@@ -2,7 +2,9 @@ export { BatchPlanning } from './BatchPlanning.svelte';
 export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';
 export {
+  jobSheetPdfInWorker,
   needleSheetPdfInWorker,
+  quotePdfInWorker,
   sheetPdfInWorker,
   shoppingPdfInWorker,
   templatesPdfInWorker

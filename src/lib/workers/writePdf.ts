@@ -1,7 +1,9 @@
+import type { Order, Quote } from '$lib/core/batch';
 import type { ShoppingRow } from '$lib/core/cutplan';
 import type { Plan } from '$lib/core/plan';
 import type { PaperName, TemplatePage } from '$lib/core/templates';
 import type { NeedleSheet } from '$lib/core/threadplan';
+import type { JobSheet } from '$lib/files';
 import { inWorker, type WorkerResult } from './inWorker';
 
 /** The most that writing a PDF may take, s. */
@@ -28,4 +30,14 @@ export function templatesPdfInWorker(
 /** A shopping list as a PDF, written in a worker. */
 export function shoppingPdfInWorker(title: string, rows: ShoppingRow[]): Promise<WorkerResult<Uint8Array>> {
   return inWorker(SECONDS, (files) => files.shoppingPdf(title, rows, 'A4'));
+}
+
+/** A quote as a PDF, written in a worker. */
+export function quotePdfInWorker(order: Order, quote: Quote): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.quotePdf(order, quote, 'A4'));
+}
+
+/** The job sheet of an order as a PDF, written in a worker. */
+export function jobSheetPdfInWorker(sheet: JobSheet): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.jobSheetPdf(sheet, 'A4'));
 }

@@ -1,4 +1,4 @@
-import type { HoopFinding, Layout, Placement } from '$lib/core/hooping';
+import type { Area, HoopFinding, Outline, Placement } from '$lib/core/hooping';
 import type { HoopOption } from './hoopChoice';
 import type { Task } from './problem';
 import type { Way } from './schema';
@@ -25,6 +25,9 @@ export interface PlannedHooping {
   machineId: string;
   way: Way;
   placements: Placement[];
+  /** Of one copy, and where it may lie. */
+  outline: Outline;
+  area: Area;
   findings: HoopFinding[];
   /** The run that stitches it, where it is under way. */
   runId: string | null;
@@ -42,7 +45,6 @@ export interface PlannedLine {
   done: number;
   hoopId: string;
   capacity: number;
-  layout: Layout | null;
   /** How the copies that are left come out in hoopings, in words. */
   words: string;
   hoops: HoopOption[];

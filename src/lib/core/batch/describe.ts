@@ -144,16 +144,7 @@ function hoopingsOf(
     const heads = Math.min(station.heads, each.copies);
     const perHead = split(each.copies, Math.ceil(each.copies / heads));
     const own = numbers[at] ?? [];
-    const { placements, findings } = placesOf(
-      line,
-      each.stage,
-      each.copies,
-      heads,
-      station,
-      hoop,
-      own[0] ?? 1,
-      input
-    );
+    const places = placesOf(line, each.stage, each.copies, heads, station, hoop, own[0] ?? 1, input);
     const stage = context.stagesOf(station.machine, hoop)[each.stage];
     const begunHere = 'runId' in each ? each : null;
     return {
@@ -173,8 +164,7 @@ function hoopingsOf(
       way: stage
         ? context.wayOf(stage, { total: each.copies, heads }, station.machine, hoop)
         : 'copy-by-copy',
-      placements,
-      findings,
+      ...places,
       runId: begunHere?.runId ?? null,
       ...span
     };
@@ -216,9 +206,9 @@ function placesOf(
   hoop: Hoop,
   firstNumber: number,
   { shop }: BatchInput
-): Pick<PlannedHooping, 'placements' | 'findings'> {
+): Pick<PlannedHooping, 'placements' | 'findings' | 'outline' | 'area'> {
   const stage = context.stagesOf(machine, hoop)[stageIndex];
-  if (!stage) return { placements: [], findings: [] };
+  if (!stage) throw new RangeError('A hooping needs its stage.');
   const each = copiesPerHead({ total: copies, heads });
   const outline = context.outlineOf(stage, machine, hoop);
   const area = context.areaOf(machine, hoop);
@@ -229,7 +219,7 @@ function placesOf(
   const findings = context.movesHoop(stage)
     ? []
     : traceHoop([outline], placements, area, context.line.repeats ? 0 : context.gap, shop.unit);
-  return { placements, findings };
+  return { placements, findings, outline, area };
 
   function repeatedPlaces(): Placement[] | null {
     const { repeats } = context.line;

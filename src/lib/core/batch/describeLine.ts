@@ -31,7 +31,6 @@ export function lineOf(
     done,
     hoopId: hoop.id,
     capacity: last ? context.capacity(last, station.machine, hoop) : 0,
-    layout: last ? context.layoutOf(last, station.machine, hoop) : null,
     words: wordsOf(
       own.filter(({ stage }) => stage === last?.index),
       hoop,

@@ -5,7 +5,7 @@ import { planAndTrace } from '$lib/core/plan';
 import { defaultOffers, type Setup } from '$lib/core/shop';
 import { sameName, type ClothEntry, type StashEntry } from '$lib/core/stash';
 import { bobbinUse } from '$lib/core/thread';
-import { bobbinColourName, planItemBobbins } from '$lib/core/threadplan';
+import { bobbinColourName, planItemBobbins, USUAL } from '$lib/core/threadplan';
 import type { BatchPlan, PlannedHooping } from './batchPlan';
 import { LineContext } from './lineContext';
 import type { BatchInput } from './planBatch';
@@ -177,8 +177,10 @@ export function orderThreads(
         planned.use.factor *
         copies;
       const name = bobbinColourName(colour, made.plan, own.bobbin);
-      const before = bobbins.get(plain(name));
-      bobbins.set(plain(name), {
+      // Bobbins nobody has to match are not wound off a spool of the same name.
+      const key = colour === USUAL ? `usual ${plain(name)}` : plain(name);
+      const before = bobbins.get(key);
+      bobbins.set(key, {
         name,
         metres: (before?.metres ?? 0) + taken,
         full: made.plan.bobbin.metres,

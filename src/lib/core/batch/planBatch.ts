@@ -3,6 +3,7 @@ import type { Hoop, Setup, Shop } from '$lib/core/shop';
 import { describe } from './describe';
 import type { BatchPlan } from './batchPlan';
 import { calendarOf } from './calendar';
+import { decode } from './decode';
 import { compose, COMPOSITIONS, type Composition, type Hooping } from './compose';
 import { compareHoops, type HoopOption } from './hoopChoice';
 import { beganJob, jobOf, precedence } from './jobs';
@@ -102,17 +103,18 @@ export function planBatch(input: BatchInput, options: BatchOptions = {}): BatchP
     ...(options.rounds !== undefined && { rounds: options.rounds }),
     ...(options.stop && { stop: options.stop }),
     ...(options.onBetter && {
-      onBetter: (_, better) => {
-        if (worth(better) < worth(chosen.found.schedule))
-          options.onBetter?.(
-            describe(
-              { ...chosen, found: { ...chosen.found, schedule: better } },
-              lines,
-              stations,
-              input,
-              problems
-            )
-          );
+      onBetter: (decisions, made) => {
+        if (worth(made) >= worth(chosen.found.schedule)) return;
+        const better = decode(chosen.problem, decisions, true);
+        options.onBetter?.(
+          describe(
+            { ...chosen, found: { ...chosen.found, schedule: better } },
+            lines,
+            stations,
+            input,
+            problems
+          )
+        );
       }
     })
   });

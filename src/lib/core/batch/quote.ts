@@ -2,7 +2,6 @@ import { isBought, shoppingList, type MaterialPlan, type PlannedCloth, type Want
 import { isStabiliserKind } from '$lib/core/item';
 import { sameName, type StashEntry, type ThreadEntry } from '$lib/core/stash';
 import type { BatchPlan } from './batchPlan';
-import type { ThreadRow } from './needs';
 import type { Order, Rates } from './schema';
 
 /** What a line costs, in the order’s currency. */
@@ -46,7 +45,6 @@ export interface QuoteInput {
   plan: BatchPlan;
   /** Cloth of the whole order as it is cut. */
   cuts: readonly MaterialPlan[];
-  threads: readonly ThreadRow[];
   wants: readonly Want[];
   stash: readonly StashEntry[];
 }
@@ -198,7 +196,7 @@ function ownCost(planned: PlannedCloth, stash: readonly StashEntry[]): number | 
 }
 
 function threadCost(
-  { plan, threads, wants, stash, order }: QuoteInput,
+  { plan, wants, stash, order }: QuoteInput,
   lineId: string,
   rates: Rates,
   guessed: Set<string>
@@ -213,12 +211,11 @@ function threadCost(
     );
     const perSpool = own && own.spools > 0 ? own.metres / own.spools : 0;
     if (own?.price == null || perSpool === 0) guessed.add(`${thread.name} thread`);
-    const perMetre = own?.price != null && perSpool > 0 ? own.price / perSpool : rates.threadKm / 1000;
-    const row = threads.find(({ name }) => sameName(name, thread.name));
-    const withBobbin = row && row.upper > 0 ? 1 + row.bobbin / row.upper : 1;
-    return sum + upperMetres * withBobbin * perMetre;
+    return (
+      sum + upperMetres * (own?.price != null && perSpool > 0 ? own.price / perSpool : rates.threadKm / 1000)
+    );
   }, 0);
-  return upper * want.copies;
+  return (upper + (want.plan.bobbinMetres * rates.threadKm) / 1000) * want.copies;
 }
 
 /** Zips, snaps and other notions by item, at what the stash says they cost; those without a price cost nothing here. */
@@ -248,17 +245,22 @@ export interface QuantityPrice {
 
 /**
  * What one piece costs by quantity: hands and machine of its hoopings with one set-up for each size of hooping, material
- * and thread as they are in this order.
+ * and thread as they are in this order. Times are those of hoopings by themselves, brought to what the plan of this order
+ * takes, so that the ordered quantity costs what the quote says.
  */
 export function priceByQuantity(
-  { material, stabiliser, thread, notions, pieces }: LineCost,
+  { material, stabiliser, thread, notions, machine, hands: handsCost, pieces }: LineCost,
   times: BatchPlan['lines'][number]['byQuantity'],
   rates: Rates
 ): QuantityPrice[] {
   const matter = (material + stabiliser + thread + notions) / pieces;
-  return times.map(({ quantity, hands, machine }) => {
-    const time = (hands / 3600) * rates.handsHour + (machine / 3600) * rates.machineHour;
-    const cost = (matter + time / quantity) * (1 + rates.overhead / 100);
-    return { quantity, cost, price: cost * (1 + rates.margin / 100) };
+  const timeCost = (time: { hands: number; machine: number }): number =>
+    (time.hands / 3600) * rates.handsHour + (time.machine / 3600) * rates.machineHour;
+  const ordered = times.find(({ quantity }) => quantity === pieces);
+  const alone = ordered ? timeCost(ordered) : 0;
+  const planned = alone > 0 ? (machine + handsCost) / alone : 1;
+  return times.map((time) => {
+    const cost = (matter + (timeCost(time) * planned) / time.quantity) * (1 + rates.overhead / 100);
+    return { quantity: time.quantity, cost, price: cost * (1 + rates.margin / 100) };
   });
 }

@@ -70,7 +70,7 @@ export type Bench = z.infer<typeof Bench>;
 
 /** What an hour and everything else costs; each is the maker’s own to say. */
 export const Rates = z.object({
-  currency: z.string().trim().min(1).max(6),
+  currency: z.string().trim().max(6),
   handsHour: Money.describe('an hour of hands'),
   machineHour: Money.describe('an hour of a machine'),
   threadKm: Money.describe('a thousand metres of thread, where the stash has no price'),

@@ -53,3 +53,4 @@ export const CONSTRUCTIONS: readonly AnyConstruction[] = [
 export function constructionOf(kind: string): AnyConstruction | undefined {
   return CONSTRUCTIONS.find((construction) => construction.kind === kind);
 }
+export * from './piecesPerFile';

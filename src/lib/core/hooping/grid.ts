@@ -11,8 +11,16 @@ interface Block {
 /**
  * The most copies in rows and columns of their boxes: all upright, all turned by 90 degrees, or upright ones with turned
  * ones in the strip that is left beside or below them.
+ *
+ * @param most as many as are wanted
  */
-export function grids({ width, height }: Outline, area: Area, gap: number, turns: readonly Turn[]): Block {
+export function grids(
+  { width, height }: Outline,
+  area: Area,
+  gap: number,
+  turns: readonly Turn[],
+  most = Infinity
+): Block {
   const upright = turns.includes(0) || turns.includes(180);
   const turned = turns.includes(90) || turns.includes(270);
   const sizes: Size[] = [];
@@ -24,8 +32,13 @@ export function grids({ width, height }: Outline, area: Area, gap: number, turns
       ? [block(size, area, gap), ...split(size, other, area, gap)]
       : [block(size, area, gap)];
   });
+  const held = ({ placements }: Block): number => Math.min(most, placements.length);
   return tried.reduce<Block>(
-    (best, each) => (each.placements.length > best.placements.length ? each : best),
+    (best, each) => {
+      const more = held(each) - held(best);
+      // Of two that hold enough, the one with even rows is easier to lay.
+      return more > 0 || (more === 0 && each.pitch !== null && best.pitch === null) ? each : best;
+    },
     { placements: [], pitch: null }
   );
 }

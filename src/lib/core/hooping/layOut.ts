@@ -35,7 +35,7 @@ const BOXY = 0.93;
  * layOut(patch60, area130x180, { gap: 20, most: 99, turns: TURNS }).placements.length // 2
  */
 export function layOut(outline: Outline, area: Area, { gap, most, turns }: LayOutOptions): Layout {
-  const rows = grids(outline, area, gap, turns);
+  const rows = grids(outline, area, gap, turns, most);
   const inRows = rows.placements.length;
   const wanted = Math.min(most, inRows);
   const asRows: Layout = {

@@ -51,10 +51,10 @@
     return beforeStart({ plan, item, machine, bobbins, needles, bobbinName });
   });
 
-  // A run that is over, here or on another screen, stands in the log.
+  // A run that is over, here or on another screen, stands in the log; one of an order ticks the order down.
   $effect(() => {
     if (head && (folded?.phase === 'finished' || folded?.phase === 'stopped-early'))
-      void goto(`/log/${head.id}`);
+      void goto(head.order ? `/orders/${head.order.orderId}?tab=day` : `/log/${head.id}`);
   });
 
   /**

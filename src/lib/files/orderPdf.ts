@@ -1,0 +1,126 @@
+import {
+  sayTime,
+  wallTimeAt,
+  type BatchPlan,
+  type BobbinRow,
+  type Order,
+  type Quote,
+  type ThreadRow
+} from '$lib/core/batch';
+import type { Demand, ShoppingRow } from '$lib/core/cutplan';
+import type { PaperName } from '$lib/core/templates';
+import { formatSize, formatThread, type LengthUnit } from '$lib/core/units';
+import { wrapped } from './pdfText';
+import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
+import { POINTS_PER_MM } from './templatesPdf';
+
+/** A quote as the customer gets it: what, how many, the price of each and of all. Costs stay in the workroom. */
+export async function quotePdf(order: Order, quote: Quote, paper: PaperName): Promise<Uint8Array> {
+  const writer = await Writer.begin(`${order.name}, quote`, paper);
+  const right = writer.width - MARGIN_MM;
+  const money = (value: number): string => `${order.rates.currency}${value.toFixed(2)}`;
+  writer.text(MARGIN_MM, 'Quote', { size: 24, font: 'bold', lead: 12 });
+  writer.text(MARGIN_MM, order.name, { size: 14, font: 'bold', lead: 8 });
+  if (order.customer) writer.text(MARGIN_MM, `For ${order.customer}`, { size: 12, lead: 6 });
+  if (order.due)
+    writer.text(MARGIN_MM, `Ready by ${order.due.slice(0, 10)}, ${order.due.slice(11, 16)}`, {
+      size: 12,
+      lead: 6
+    });
+  writer.y += 6;
+  for (const [x, words, toRight] of [
+    [MARGIN_MM, 'Item', false],
+    [right - 70, 'Pieces', true],
+    [right - 35, 'Each', true],
+    [right, 'Together', true]
+  ] as const)
+    writer.at(x, writer.y + 3, words, { size: 10, colour: SOFT, ...(toRight && { right: true }) });
+  writer.y += 5;
+  for (const { name, pieces, price, revenue } of quote.lines) {
+    writer.ensure(12);
+    writer.rule(0.2);
+    writer.at(MARGIN_MM, writer.y + 7, name.slice(0, 48), { size: 12 });
+    writer.at(right - 70, writer.y + 7, String(pieces), { size: 12, right: true });
+    writer.at(right - 35, writer.y + 7, money(price), { size: 12, right: true });
+    writer.at(right, writer.y + 7, money(revenue), { size: 12, right: true });
+    writer.y += 11;
+  }
+  writer.rule(0.5);
+  writer.at(right, writer.y + 8, money(quote.total.revenue), { size: 15, font: 'bold', right: true });
+  writer.y += 14;
+  const note =
+    'Product-safety, labelling and flammability rules of the place of sale apply to what is sold on.';
+  for (const line of wrapped(note, writer.fonts.plain, 9, (right - MARGIN_MM) * POINTS_PER_MM))
+    writer.text(MARGIN_MM, line, { size: 9, lead: 4.5, colour: SOFT });
+  writer.numberPages(`${order.name}, quote`);
+  return writer.pdf.save();
+}
+
+/** What a job sheet is written from. */
+export interface JobSheet {
+  order: Order;
+  plan: BatchPlan;
+  from: string;
+  /** Names of hoops, by id. */
+  hoops: Record<string, string>;
+  demands: readonly Demand[];
+  threads: readonly ThreadRow[];
+  bobbins: readonly BobbinRow[];
+  shopping: readonly ShoppingRow[];
+  unit: LengthUnit;
+}
+
+/** The job sheet of an order: its hoopings in order with boxes to tick, then what to cut, thread, wind and buy. */
+export async function jobSheetPdf(
+  { order, plan, from, hoops, demands, threads, bobbins, shopping, unit }: JobSheet,
+  paper: PaperName
+): Promise<Uint8Array> {
+  const writer = await Writer.begin(`${order.name}, job sheet`, paper);
+  const right = writer.width - MARGIN_MM;
+  writer.text(MARGIN_MM, order.name, { size: 22, font: 'bold', lead: 11 });
+  writer.text(
+    MARGIN_MM,
+    `From ${wallTimeAt(from, plan.start).replace('T', ', ')}; done ${sayTime(from, plan.finish)}${order.due ? `; due ${order.due.replace('T', ', ')}` : ''}`,
+    { size: 11, lead: 7 }
+  );
+  heading('Hoopings');
+  for (const each of plan.hoopings.toSorted((a, b) => a.from - b.from)) {
+    const [first, last] = [each.numbers[0], each.numbers.at(-1)];
+    const machine = plan.stations.find(({ id }) => id === each.stationId)?.name ?? '';
+    ticked(
+      `${sayTime(from, each.from)}  ${each.name} ${first === last ? first : `${first} to ${last}`}`,
+      `${machine}, ${hoops[each.hoopId] ?? ''}${each.stages > 1 ? `, hooping ${each.stage + 1} of ${each.stages}` : ''}${each.names.length > 0 ? `; names: ${each.names.join(', ')}` : ''}`
+    );
+  }
+  if (demands.length > 0) heading('Cut');
+  for (const { count, name, material, cut, itemName } of demands)
+    ticked(`${count} × ${name}, ${material.name}: ${formatSize(cut, unit)}`, itemName);
+  if (threads.length > 0) heading('Threads and bobbins');
+  for (const { name, upper, bobbin, atOnce } of threads)
+    ticked(`${name}: ${formatThread(upper + bobbin)}`, atOnce > 1 ? `on ${atOnce} at once` : '');
+  for (const { name, bobbins: count, metres } of bobbins)
+    ticked(`Wind ${count} ${count === 1 ? 'bobbin' : 'bobbins'} of ${name}`, formatThread(metres));
+  if (shopping.length > 0) heading('Buy');
+  for (const { name, buy, need, have } of shopping)
+    ticked(`${name}: ${buy}`, `needed ${need}; in the stash ${have}`);
+  writer.numberPages(`${order.name}, job sheet`);
+  return writer.pdf.save();
+
+  function heading(words: string): void {
+    writer.ensure(24);
+    writer.y += 4;
+    writer.text(MARGIN_MM, words, { size: 15, font: 'bold', lead: 8 });
+  }
+
+  function ticked(words: string, under: string): void {
+    const wide = (right - MARGIN_MM - 9) * POINTS_PER_MM;
+    const lines = wrapped(under, writer.fonts.plain, 9.5, wide);
+    writer.ensure(9 + lines.length * 4.6);
+    writer.rule(0.2);
+    writer.square(MARGIN_MM, writer.y + 1.8, 4.5);
+    writer.text(MARGIN_MM + 9, words, { size: 12, font: 'bold', lead: 7 });
+    if (under !== '')
+      for (const line of lines) writer.text(MARGIN_MM + 9, line, { size: 9.5, lead: 4.6, colour: SOFT });
+    writer.y += 1;
+  }
+}

@@ -1,0 +1,161 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { piecesToStitch, progressOf } from '$lib/core/batch';
+  import {
+    bringInDemo,
+    eventsOf,
+    freshId,
+    importOrder,
+    listOrders,
+    live,
+    newOrder,
+    putOrderAway,
+    runsOfOrder
+  } from '$lib/data';
+  import { MAX_ITEM_BYTES } from '$lib/ui/files';
+  import { Archive, ArchiveRestore } from '@lucide/svelte';
+  import { format, parseISO } from 'date-fns';
+  import { toast } from 'svelte-sonner';
+
+  const table = live(
+    () => null,
+    async () => {
+      const orders = await listOrders();
+      return Promise.all(
+        orders.map(async (order) => {
+          const heads = await runsOfOrder(order.id);
+          const runs = await Promise.all(
+            heads.map(async (head) => ({ ...head, events: await eventsOf(head.id) }))
+          );
+          return { order, progress: progressOf(runs) };
+        })
+      );
+    }
+  );
+  let showAway = $state(false);
+  let refused = $state('');
+  let picker = $state<HTMLInputElement>();
+  const shown = $derived(
+    (table.value ?? []).filter(({ order }) => (order.putAwayAt !== undefined) === showAway)
+  );
+  const away = $derived((table.value ?? []).filter(({ order }) => order.putAwayAt !== undefined).length);
+
+  async function add(): Promise<void> {
+    const now = new Date();
+    const order = await newOrder(
+      freshId(),
+      'New order',
+      format(now, "yyyy-MM-dd'T'HH:mm"),
+      now.toISOString()
+    );
+    await goto(`/orders/${order.id}`);
+  }
+  async function open(files: FileList | null): Promise<void> {
+    refused = '';
+    const file = files?.[0];
+    if (!file) return;
+    if (file.size > MAX_ITEM_BYTES) {
+      refused = `${file.name} is larger than an order can be (5 MiB). Nothing was changed.`;
+      return;
+    }
+    const read = await importOrder(await file.text(), freshId(), new Date().toISOString());
+    if (read.ok) await goto(`/orders/${read.order.id}`);
+    else refused = `${file.name}: ${read.error.message} Nothing was changed.`;
+  }
+  async function bringDemo(): Promise<void> {
+    try {
+      await bringInDemo();
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
+    }
+  }
+  async function putAway(id: string, name: string): Promise<void> {
+    await putOrderAway(id, new Date().toISOString());
+    toast(`“${name}” is put away.`, {
+      action: { label: 'Bring back', onClick: () => void putOrderAway(id, undefined) }
+    });
+  }
+</script>
+
+<svelte:head><title>Orders · Jolt Step</title></svelte:head>
+
+<div class="flex flex-wrap items-center gap-4">
+  <h1 class="mr-auto text-3xl">{showAway ? 'Orders put away' : 'Orders'}</h1>
+  <button type="button" class="button" onclick={() => picker?.click()}>Open an order file</button>
+  <input
+    bind:this={picker}
+    type="file"
+    accept=".json,application/json"
+    class="hidden"
+    aria-label="Order file"
+    onchange={(event) => {
+      void open(event.currentTarget.files);
+      event.currentTarget.value = '';
+    }}
+  />
+  <button type="button" class="button button-main" onclick={() => void add()}>New order</button>
+</div>
+
+{#if refused}<p class="mt-4 border-l-4 border-hands bg-hands-pale p-4" role="alert">{refused}</p>{/if}
+
+{#if table.value?.length === 0}
+  <p class="mt-10 max-w-xl text-lg">
+    No orders yet. Make one to see how many go into a hoop, how many hoopings that is and when it is done, or
+    <button type="button" class="font-semibold underline" onclick={() => void bringDemo()}
+      >bring in the demo stall</button
+    >
+    with its weekend order.
+  </p>
+{/if}
+
+<ul class="mt-5 border-t-[1.5px] border-ink">
+  {#each shown as { order, progress } (order.id)}
+    {@const pieces = order.lines.reduce((sum, { quantity }) => sum + quantity, 0)}
+    {@const toStitch = order.lines.reduce(
+      (sum, { quantity }) => sum + piecesToStitch(quantity, order.spoilage),
+      0
+    )}
+    <li
+      class="relative grid grid-cols-[minmax(0,1fr)_14rem_14rem_auto] items-center gap-4 border-b border-rule py-3 max-[900px]:grid-cols-1"
+    >
+      <div>
+        <h2 class="text-xl">
+          <a href="/orders/{order.id}" class="after:absolute after:inset-0">{order.name}</a>
+        </h2>
+        <p class="text-soft">
+          {order.customer || `${order.lines.length} ${order.lines.length === 1 ? 'item' : 'items'}`}
+        </p>
+      </div>
+      <p>
+        {pieces} pieces{#if toStitch > pieces}<span class="text-soft">, {toStitch} to stitch</span>{/if}
+      </p>
+      <p>
+        {#if order.due}due <strong>{format(parseISO(order.due), 'EEE d MMM, HH:mm')}</strong>{:else}<span
+            class="text-soft">no date</span
+          >{/if}
+        {#if progress.begun.length > 0}<br /><span class="font-bold text-needle">under way</span>{/if}
+      </p>
+      {#if showAway}
+        <button
+          type="button"
+          class="button button-quiet relative"
+          aria-label="Bring back {order.name}"
+          onclick={() => void putOrderAway(order.id, undefined)}
+          ><ArchiveRestore size={20} aria-hidden="true" /></button
+        >
+      {:else}
+        <button
+          type="button"
+          class="button button-quiet relative"
+          aria-label="Put away {order.name}"
+          onclick={() => void putAway(order.id, order.name)}><Archive size={20} aria-hidden="true" /></button
+        >
+      {/if}
+    </li>
+  {/each}
+</ul>
+{#if away > 0 || showAway}
+  <button type="button" class="button button-quiet mt-6" onclick={() => (showAway = !showAway)}
+    >{showAway ? 'Back to the orders' : `Put away: ${away}`}</button
+  >
+{/if}

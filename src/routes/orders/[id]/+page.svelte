@@ -1,0 +1,156 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { sayTime, type Order, type PlannedHooping } from '$lib/core/batch';
+  import { changeOrder, clientId, freshId, live, orderTable, prepareHooping } from '$lib/data';
+  import { downloadJson } from '$lib/ui/files';
+  import TabBar from '$lib/ui/TabBar.svelte';
+  import Times from '$lib/ui/Times.svelte';
+  import { BatchPlanning } from '$lib/workers';
+  import { Tabs } from 'bits-ui';
+  import { format, parseISO } from 'date-fns';
+  import { onDestroy } from 'svelte';
+  import { toast } from 'svelte-sonner';
+  import DayTab from './DayTab.svelte';
+  import HoopingsTab from './HoopingsTab.svelte';
+  import PiecesTab from './PiecesTab.svelte';
+  import PrepareTab from './PrepareTab.svelte';
+  import QuoteTab from './QuoteTab.svelte';
+
+  const TABS = [
+    ['pieces', 'Pieces'],
+    ['hoopings', 'Hoopings'],
+    ['day', 'Day'],
+    ['prepare', 'Prepare'],
+    ['quote', 'Quote']
+  ] as const;
+
+  const stored = live(
+    () => page.params.id ?? '',
+    async (id) => ({ table: await orderTable(id) })
+  );
+  const table = $derived(stored.value?.table);
+  const order = $derived(table?.order);
+  const planning = new BatchPlanning();
+  $effect(() => {
+    if (table && table.order.lines.length > 0) planning.follow(table.input);
+  });
+  onDestroy(() => planning.stop());
+  /** A plan of lines that are gone is none of this order. */
+  const plan = $derived(
+    planning.plan?.lines.every(({ lineId }) => order?.lines.some(({ id }) => id === lineId)) &&
+      (order?.lines.length ?? 0) > 0
+      ? planning.plan
+      : null
+  );
+  const from = $derived(table?.input.order.from ?? '');
+  const wanted = $derived(
+    page.url.searchParams.get('tab') ?? (order && order.lines.length > 0 ? 'day' : 'pieces')
+  );
+  const show = (tab: string): void =>
+    void goto(`?tab=${tab}`, { replaceState: true, noScroll: true, keepFocus: true });
+
+  const change = (to: (order: Order) => Order): void => {
+    if (order) void changeOrder(order.id, to, new Date().toISOString());
+  };
+  async function stitch(hooping: PlannedHooping): Promise<void> {
+    if (hooping.runId) return goto(`/run/${hooping.runId}`);
+    if (!table) return;
+    const run = await prepareHooping(table, hooping, freshId(), Date.now(), clientId());
+    if (run) await goto(`/run/${run}`);
+    else toast.error('The item, machine or hoop of this hooping is gone. Plan anew.');
+  }
+  const planNow = (): void => change((now) => ({ ...now, from: format(new Date(), "yyyy-MM-dd'T'HH:mm") }));
+  const past = $derived(from !== '' && from < format(new Date(), "yyyy-MM-dd'T'HH:mm"));
+  const late = $derived(plan && plan.due !== null && plan.finish > plan.due);
+</script>
+
+<svelte:head><title>{order?.name ?? 'Order'} · Jolt Step</title></svelte:head>
+
+{#if order && table}
+  <Tabs.Root value={wanted} onValueChange={show}>
+    <div class="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+      <h1 class="text-3xl">{order.name}</h1>
+      <p class="text-soft">
+        {order.lines.reduce((sum, { quantity }) => sum + quantity, 0)} pieces
+        {#if order.due}· due {format(parseISO(order.due), 'EEEE d MMM HH:mm')}{/if}
+      </p>
+      <button
+        type="button"
+        class="button button-quiet ml-auto"
+        onclick={() => downloadJson(order.name, order)}>Order file</button
+      >
+    </div>
+    {#if plan}
+      <div class="mt-2 flex flex-wrap items-baseline gap-x-8 gap-y-1">
+        <Times hands={plan.hands} needle={plan.needle} waiting={plan.waiting} />
+        <p>
+          {#if plan.hoopings.length === 0}
+            <strong>Everything is stitched.</strong>
+          {:else}
+            <strong class={late ? 'text-hands' : ''}>done {sayTime(from, plan.finish)}</strong>
+            <span class="text-soft"
+              >· no plan of these hoopings can end before {sayTime(from, plan.bound.finish)}</span
+            >
+          {/if}
+        </p>
+        {#if planning.working}
+          <p class="ml-auto flex items-center gap-3 text-soft" role="status">
+            looking for a better plan
+            <button type="button" class="button" onclick={() => planning.stop()}>Stop here</button>
+          </p>
+        {:else if past && plan.hoopings.length > 0}
+          <p class="ml-auto flex items-center gap-3 text-soft">
+            planned from {format(parseISO(from), 'EEE d MMM HH:mm')}
+            <button type="button" class="button" onclick={planNow}>Plan from now</button>
+          </p>
+        {/if}
+      </div>
+      {#each plan.problems as problem (problem)}
+        <p class="mt-2 border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">{problem}</p>
+      {/each}
+    {:else if planning.failed}
+      <p class="mt-2 border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">
+        This order could not be planned. Check its items and machines.
+      </p>
+    {:else if order.lines.length > 0}
+      <p class="mt-2 text-soft" role="status">Planning …</p>
+    {/if}
+    <div class="mt-3"><TabBar label="Parts of the order" tabs={TABS} /></div>
+
+    <Tabs.Content value="pieces" class="mt-4"
+      ><PiecesTab {order} {plan} {table} onchange={change} /></Tabs.Content
+    >
+    {#each TABS.slice(1) as [tab] (tab)}
+      <Tabs.Content value={tab} class="mt-4">
+        {#if !plan}
+          <p class="max-w-xl text-lg">
+            {#if order.lines.length === 0}Choose what is ordered first, under <button
+                type="button"
+                class="font-semibold underline"
+                onclick={() => show('pieces')}>Pieces</button
+              >.{/if}
+          </p>
+        {:else if tab === 'hoopings'}<HoopingsTab
+            {order}
+            {plan}
+            {table}
+            onchange={change}
+            onstitch={(hooping) => void stitch(hooping)}
+          />
+        {:else if tab === 'day'}<DayTab
+            {plan}
+            {from}
+            hoops={table.input.shop.hoops}
+            name={order.name}
+            onstitch={(hooping) => void stitch(hooping)}
+          />
+        {:else if tab === 'prepare'}<PrepareTab {order} {plan} {table} />
+        {:else}<QuoteTab {order} {plan} {table} onchange={change} />{/if}
+      </Tabs.Content>
+    {/each}
+  </Tabs.Root>
+{:else if stored.value}
+  <h1 class="text-3xl">There is no such order.</h1>
+  <a href="/orders" class="button mt-6">To the orders</a>
+{/if}
