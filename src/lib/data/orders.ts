@@ -167,7 +167,7 @@ export async function prepareHooping(
       version: RUN_VERSION,
       id,
       itemId: hooping.itemId,
-      itemName: copies > 1 ? `${hooping.name}, ${copies} copies` : hooping.name,
+      itemName: runName(hooping),
       startedAt: new Date(at).toISOString(),
       finishedAt: null,
       ...made,
@@ -177,4 +177,10 @@ export async function prepareHooping(
     client
   );
   return id;
+}
+
+/** `Badger luggage tab, 4 copies: Ivy, Otto` */
+function runName({ name, copies, names }: PlannedHooping): string {
+  const count = copies > 1 ? `, ${copies} copies` : '';
+  return `${name}${count}${names.length > 0 ? `: ${names.join(', ')}` : ''}`;
 }

@@ -91,7 +91,16 @@ function smallestFor(input: ComposeInput, rest: number): Hoop {
 
 /** A number in as few parts as a limit allows, as equal as can be. */
 export function split(count: number, limit: number): number[] {
-  const parts = Math.ceil(count / limit);
+  return shareOver(count, Math.ceil(count / limit));
+}
+
+/**
+ * A number in so many parts, as equal as can be.
+ *
+ * @example
+ * shareOver(20, 6) // [4, 4, 3, 3, 3, 3]
+ */
+export function shareOver(count: number, parts: number): number[] {
   return Array.from({ length: parts }, (_, at) => Math.floor(count / parts) + (at < count % parts ? 1 : 0));
 }
 

@@ -1,7 +1,7 @@
 import { borderPlacements, cornerHoopings, traceHoop, type Placement } from '$lib/core/hooping';
 import type { Hoop } from '$lib/core/shop';
 import type { BatchPlan, PlannedHooping } from './batchPlan';
-import { split } from './compose';
+import { shareOver } from './compose';
 import { lineOf } from './describeLine';
 import { copiesPerHead } from './hoopingSteps';
 import type { StationOf } from './lineContext';
@@ -142,7 +142,7 @@ function hoopingsOf(
     if (!line || !station || !hoop) throw new RangeError('A hooping needs its line, machine and hoop.');
     const { context } = line;
     const heads = Math.min(station.heads, each.copies);
-    const perHead = split(each.copies, Math.ceil(each.copies / heads));
+    const perHead = shareOver(each.copies, heads);
     const own = numbers[at] ?? [];
     const places = placesOf(line, each.stage, each.copies, heads, station, hoop, own[0] ?? 1, input);
     const stage = context.stagesOf(station.machine, hoop)[each.stage];

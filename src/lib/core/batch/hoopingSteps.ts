@@ -2,7 +2,7 @@ import type { Item, OperationKind } from '$lib/core/item';
 import { threadsOn, type PlanStep } from '$lib/core/plan';
 import { threadChanges } from '$lib/core/thread';
 import { withBobbins } from './bobbins';
-import { broughtStep, handsRepeated, stopRepeated, stopWithNeedle, type Timed } from './repeated';
+import { broughtStep, handsRepeated, stopRepeated, stopWithNeedle, withJump, type Timed } from './repeated';
 import type { Way } from './schema';
 import { isOnce, type Phase, type PhasedStep, type Stage } from './stages';
 
@@ -90,14 +90,19 @@ function copyByCopy(
   const to = machine.at(-1)?.op?.do === 'hoop-off' ? machine.length - 1 : machine.length;
   const all = (step: PlanStep): PlanStep => forAll(step, copies, context);
   const each = copiesPerHead(copies);
+  const first = machine.findIndex(({ kind }, at) => at >= from && kind === 'stop');
   const rounds = Array.from({ length: each }, (_, at) => at + 1).flatMap((copy): PlanStep[] => {
     // The last round of heads that stitch together may have fewer copies.
     const round = {
       total: Math.min(copies.heads, copies.total - (copy - 1) * copies.heads),
       heads: copies.heads
     };
-    const own = machine.slice(from, to).map((step): PlanStep => ({
-      ...forAll(step, round, context),
+    const own = machine.slice(from, to).map((step, at): PlanStep => ({
+      ...forAll(
+        copy > 1 && from + at === first ? withJump(step, round.total, context) : step,
+        round,
+        context
+      ),
       id: copy === 1 ? step.id : `${step.id}~${copy}`,
       title: `${step.title}, copy ${copy}`
     }));
@@ -121,7 +126,7 @@ function laidFirst(machine: readonly PlanStep[]): number | null {
 /** A step for all copies at once: a stop stitched for each, hands once, for each head or for each copy. */
 function forAll(step: PlanStep, copies: Copies, context: HoopingContext): PlanStep {
   const each = copiesPerHead(copies);
-  if (step.kind === 'stop') return titled(stopRepeated(step, each, copies.heads, context), each);
+  if (step.kind === 'stop') return titled(stopRepeated(step, copies, context), each);
   if (!isOnce(step)) return titled(handsRepeated(step, copies.total, context), copies.total);
   return step.op && EACH_HEAD.includes(step.op.do) ? handsRepeated(step, copies.heads, context) : step;
 }

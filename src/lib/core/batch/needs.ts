@@ -131,14 +131,19 @@ export function orderCutInput(
   };
 }
 
-/** The items of an order as a shopping list wants them. */
-export function orderWants(input: BatchInput, plan: BatchPlan): Want[] {
-  return stillToMake(input, plan).flatMap(({ line, item, setup, hoopings, copies }): Want[] => {
+/** What one line asks of the shopping list. */
+export interface LineWant extends Want {
+  lineId: string;
+}
+
+/** The lines of an order as a shopping list wants them. */
+export function orderWants(input: BatchInput, plan: BatchPlan): LineWant[] {
+  return stillToMake(input, plan).flatMap(({ line, item, setup, hoopings, copies }): LineWant[] => {
     const context = new LineContext(line, item, setup, input.shop);
     const first = hoopings.at(-1);
     const machine = input.shop.machines.find(({ id }) => id === first?.machineId);
     const hoop = input.shop.hoops.find(({ id }) => id === first?.hoopId);
-    return machine && hoop ? [{ item, plan: context.planOf(machine, hoop), copies }] : [];
+    return machine && hoop ? [{ lineId: line.id, item, plan: context.planOf(machine, hoop), copies }] : [];
   });
 }
 

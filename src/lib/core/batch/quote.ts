@@ -1,7 +1,8 @@
-import { isBought, shoppingList, type MaterialPlan, type PlannedCloth, type Want } from '$lib/core/cutplan';
+import { isBought, shoppingList, type MaterialPlan, type PlannedCloth } from '$lib/core/cutplan';
 import { isStabiliserKind } from '$lib/core/item';
 import { sameName, type StashEntry, type ThreadEntry } from '$lib/core/stash';
 import type { BatchPlan } from './batchPlan';
+import type { LineWant } from './needs';
 import type { Order, Rates } from './schema';
 
 /** What a line costs, in the order’s currency. */
@@ -45,7 +46,7 @@ export interface QuoteInput {
   plan: BatchPlan;
   /** Cloth of the whole order as it is cut. */
   cuts: readonly MaterialPlan[];
-  wants: readonly Want[];
+  wants: readonly LineWant[];
   stash: readonly StashEntry[];
 }
 
@@ -71,7 +72,7 @@ export function quoteOf(input: QuoteInput): Quote {
       material: cloth.get(`${line.id} cloth`) ?? 0,
       stabiliser: cloth.get(`${line.id} stabiliser`) ?? 0,
       thread: threadCost(input, line.id, rates, guessed),
-      notions: notions.get(line.itemId) ?? 0,
+      notions: notions.get(line.id) ?? 0,
       machine: (time.machine / 3600) * rates.machineHour,
       hands: (time.hands / 3600) * rates.handsHour
     };
@@ -141,10 +142,11 @@ function timesOf({ tasks, hoopings }: BatchPlan, lineId: string): { hands: numbe
       ? hoopings.reduce((sum, each) => sum + (each.lineId === lineId ? each.copies : 0), 0) / copies
       : 0;
   let [hands, machine] = [0, 0];
-  for (const { hoopingId, stationId, person, from, to } of tasks) {
+  for (const { kind, hoopingId, stationId, person, from, to } of tasks) {
     const part = hoopingId === null ? share : Number(own.has(hoopingId));
     if (person !== null) hands += (to - from) * part;
-    if (stationId !== null) machine += (to - from) * part;
+    // A hoop is loaded at the table, for a machine that does something else.
+    if (stationId !== null && kind !== 'load') machine += (to - from) * part;
   }
   return { hands, machine };
 }
@@ -196,15 +198,13 @@ function ownCost(planned: PlannedCloth, stash: readonly StashEntry[]): number | 
 }
 
 function threadCost(
-  { plan, wants, stash, order }: QuoteInput,
+  { wants, stash }: QuoteInput,
   lineId: string,
   rates: Rates,
   guessed: Set<string>
 ): number {
-  const itemId = order.lines.find(({ id }) => id === lineId)?.itemId;
-  const planned = plan.lines.find((line) => line.lineId === lineId);
-  const want = wants.find(({ item }) => item.id === itemId);
-  if (!want || !planned) return 0;
+  const want = wants.find((each) => each.lineId === lineId);
+  if (!want) return 0;
   const upper = want.plan.threads.reduce((sum, { thread, upperMetres }) => {
     const own = stash.find(
       (entry): entry is ThreadEntry => entry.what === 'thread' && sameName(entry.name, thread.name)
@@ -218,14 +218,14 @@ function threadCost(
   return (upper + (want.plan.bobbinMetres * rates.threadKm) / 1000) * want.copies;
 }
 
-/** Zips, snaps and other notions by item, at what the stash says they cost; those without a price cost nothing here. */
+/** Zips, snaps and other notions by line, at what the stash says they cost; those without a price cost nothing here. */
 function notionCosts({ wants, stash, plan }: QuoteInput): Map<string, number> {
   const none = stash.map((entry) =>
     'count' in entry && entry.what !== 'cloth' ? { ...entry, count: 0 } : entry
   );
   return new Map(
     wants.map((want) => [
-      want.item.id,
+      want.lineId,
       plan.hoopings.length === 0
         ? 0
         : shoppingList([want], [], none, 'mm').reduce(

@@ -29,19 +29,24 @@ export function handsRepeated(step: PlanStep, times: number, timed: Timed): Plan
  * A stop of several copies run as one: their stitches, one start and one halt, a trim or a jump for the scissors between
  * two copies.
  *
- * @param copies stitched one after another
- * @param heads that stitch the same at the same time; each has its jumps
+ * @param total copies of all heads; a head goes from one of its copies to the next
+ * @param heads that stitch the same at the same time
  */
-export function stopRepeated(step: PlanStep, copies: number, heads: number, timed: Timed): PlanStep {
+export function stopRepeated(
+  step: PlanStep,
+  { total, heads }: { total: number; heads: number },
+  timed: Timed
+): PlanStep {
   const { stop } = step;
-  if (!stop || (copies === 1 && heads === 1)) return step;
+  if (!stop || total === 1) return step;
+  const copies = Math.ceil(total / heads);
   const { machine, shop } = timed;
   const needle = stop.needle && {
     stitching: stop.needle.stitching * copies,
     overhead: stop.needle.overhead,
     trims: stop.needle.trims * copies
   };
-  const jumps = machine.trimmer ? 0 : (copies - 1) * heads;
+  const jumps = machine.trimmer ? 0 : total - heads;
   const snips = { key: 'snipJump', times: jumps, seconds: shop.hands.snipJump * jumps };
   return {
     ...withHands(step, jumps > 0 ? [...step.parts, snips] : step.parts, timed),
@@ -56,6 +61,17 @@ export function stopRepeated(step: PlanStep, copies: number, heads: number, time
       ...(needle && { needle })
     }
   };
+}
+
+/** A stop that the machine reaches from the copy before it: without a trimmer each head leaves a jump for the scissors. */
+export function withJump(step: PlanStep, heads: number, timed: Timed): PlanStep {
+  if (timed.machine.trimmer) return step;
+  const { snipJump } = timed.shop.hands;
+  return withHands(
+    step,
+    [...step.parts, { key: 'snipJump', times: heads, seconds: snipJump * heads }],
+    timed
+  );
 }
 
 /** A stop with the change of needle that comes before it, or none. */

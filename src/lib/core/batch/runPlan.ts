@@ -30,6 +30,7 @@ export function hoopingPlan(
   if (!stage) return null;
   const made = context.planOf(machine, hoop);
   const copies = { total: hooping.copies, heads: hooping.heads.length };
+  const hooped = new Set(item.hoopings.flatMap((each) => each.hooped));
   const setUp = made.steps.filter(({ op }) => op?.do === 'set-up');
   const own = context.stepsOf(stage, copies, machine, hoop).map(({ step }) => step);
   const steps = [...setUp, ...own].map((step, at): PlanStep => ({ ...step, number: at + 1 }));
@@ -40,6 +41,11 @@ export function hoopingPlan(
     plan: {
       ...made,
       copies: hooping.copies,
+      // What the ring holds is cut once for each hoop, all else for each copy.
+      cuts: made.cuts.map((cut) => ({
+        ...cut,
+        count: cut.count * (hooped.has(cut.pieceId) ? copies.heads : copies.total)
+      })),
       steps,
       stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
       upperMetres: each,

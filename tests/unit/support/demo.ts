@@ -1,0 +1,15 @@
+import { readFileSync } from 'node:fs';
+import { Order } from '../../../src/lib/core/batch';
+import { Item } from '../../../src/lib/core/item';
+import { Setup, Shop } from '../../../src/lib/core/shop';
+import { Stash, type StashEntry } from '../../../src/lib/core/stash';
+
+const read = (path: string): unknown =>
+  JSON.parse(readFileSync(new URL(`../../../demo/${path}`, import.meta.url), 'utf8'));
+
+/** Documents of the demo stall, as they ship. */
+export const demoShop = (): Shop => Shop.parse(read('shop.json'));
+export const demoItem = (id: string): Item => Item.parse(read(`items/${id}.json`));
+export const demoSetup = (id: string): Setup => Setup.parse(read(`setups/${id}.json`));
+export const demoStash = (): StashEntry[] => Stash.parse(read('stash.json')).entries;
+export const demoOrder = (): Order => Order.parse(read('orders/gala-weekend.json'));
