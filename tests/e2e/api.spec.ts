@@ -9,7 +9,7 @@ test('health, demo and schemas', async ({ request }) => {
   expect(await (await request.get('/api/health')).json()).toMatchObject({ ok: true, demo: false });
   const pack = (await (await request.get('/api/demo')).json()) as { items: unknown[]; runs: unknown[] };
   expect(pack.items.length).toBeGreaterThanOrEqual(2);
-  for (const name of ['item', 'setup', 'shop', 'run', 'plan']) {
+  for (const name of ['item', 'setup', 'shop', 'run', 'order', 'plan']) {
     const answer = await request.get(`/api/schema/${name}.json`);
     expect(answer.headers()['content-type']).toContain('application/schema+json');
     expect(((await answer.json()) as { type: string }).type).toBe('object');
@@ -27,6 +27,43 @@ test('a plan by script is the plan of the page', async ({ request }) => {
   });
   const { findings } = (await odd.json()) as { findings: { checkId: string; stepId: string }[] };
   expect(findings.map(({ checkId, stepId }) => `${checkId} ${stepId}`)).toContain('zip lay-back');
+});
+
+test('an order by script: its plan, and clear errors', async ({ request }) => {
+  const order = demo('orders/gala-weekend.json') as { lines: { itemId: string }[] };
+  const items = order.lines.map(({ itemId }) => demo(`items/${itemId}.json`));
+  const setups = order.lines.map(({ itemId }) => demo(`setups/${itemId}.json`));
+  const shop = demo('shop.json');
+  const answer = await request.post('/api/batch', { data: { order, items, setups, shop } });
+  expect(answer.status()).toBe(200);
+  const plan = (await answer.json()) as {
+    hoopings: { copies: number }[];
+    finish: number;
+    bound: { finish: number };
+    problems: string[];
+  };
+  expect(plan.hoopings.reduce((sum, { copies }) => sum + copies, 0)).toBe(13 + 19 + 7);
+  expect(plan.bound.finish).toBeLessThanOrEqual(plan.finish);
+  expect(plan.problems).toEqual([]);
+
+  const refused = async (data: unknown): Promise<unknown> => {
+    const no = await request.post('/api/batch', { data });
+    expect(no.status()).toBe(422);
+    return ((await no.json()) as { error: unknown }).error;
+  };
+  expect(await refused({ items })).toMatchObject({ code: 'wrong-kind', path: 'order' });
+  expect(await refused({ order, items: 'all' })).toMatchObject({ code: 'invalid', path: 'items' });
+  expect(await refused({ order, items: [{ ...item, version: 9 }] })).toMatchObject({
+    code: 'newer',
+    path: 'items.0.version'
+  });
+  expect(
+    await refused({ order: { ...order, lines: [{ id: 'a', itemId: 'b', quantity: 5000 }] }, items })
+  ).toMatchObject({ code: 'too-many', path: 'order.lines' });
+  expect(await refused({ order: { ...order, due: 'soon' }, items })).toMatchObject({
+    code: 'invalid',
+    path: 'order.due'
+  });
 });
 
 test('errors say code, message and path', async ({ request }) => {

@@ -48,7 +48,7 @@
       format(now, "yyyy-MM-dd'T'HH:mm"),
       now.toISOString()
     );
-    await goto(`/orders/${order.id}`);
+    await goto(`/orders/${order.id}?tab=pieces`);
   }
   async function open(files: FileList | null): Promise<void> {
     refused = '';

@@ -118,37 +118,32 @@
     {/if}
     <div class="mt-3"><TabBar label="Parts of the order" tabs={TABS} /></div>
 
-    <Tabs.Content value="pieces" class="mt-4"
-      ><PiecesTab {order} {plan} {table} onchange={change} /></Tabs.Content
-    >
-    {#each TABS.slice(1) as [tab] (tab)}
-      <Tabs.Content value={tab} class="mt-4">
-        {#if !plan}
+    <!-- Only the chosen part is there: the others look for layouts of their own. -->
+    <Tabs.Content value={wanted} class="mt-4">
+      {#if wanted === 'pieces'}<PiecesTab {order} {plan} {table} onchange={change} />
+      {:else if !plan}
+        {#if order.lines.length === 0}
           <p class="max-w-xl text-lg">
-            {#if order.lines.length === 0}Choose what is ordered first, under <button
-                type="button"
-                class="font-semibold underline"
-                onclick={() => show('pieces')}>Pieces</button
-              >.{/if}
+            Choose what is ordered first, under
+            <button type="button" class="font-semibold underline" onclick={() => show('pieces')}
+              >Pieces</button
+            >.
           </p>
-        {:else if tab === 'hoopings'}<HoopingsTab
-            {order}
-            {plan}
-            {table}
-            onchange={change}
-            onstitch={(hooping) => void stitch(hooping)}
-          />
-        {:else if tab === 'day'}<DayTab
-            {plan}
-            {from}
-            hoops={table.input.shop.hoops}
-            name={order.name}
-            onstitch={(hooping) => void stitch(hooping)}
-          />
-        {:else if tab === 'prepare'}<PrepareTab {order} {plan} {table} />
-        {:else}<QuoteTab {order} {plan} {table} onchange={change} />{/if}
-      </Tabs.Content>
-    {/each}
+        {/if}
+      {:else if wanted === 'hoopings'}
+        <HoopingsTab {order} {plan} {table} onchange={change} onstitch={(hooping) => void stitch(hooping)} />
+      {:else if wanted === 'prepare'}<PrepareTab {order} {plan} {table} />
+      {:else if wanted === 'quote'}<QuoteTab {order} {plan} {table} onchange={change} />
+      {:else}
+        <DayTab
+          {plan}
+          {from}
+          hoops={table.input.shop.hoops}
+          name={order.name}
+          onstitch={(hooping) => void stitch(hooping)}
+        />
+      {/if}
+    </Tabs.Content>
   </Tabs.Root>
 {:else if stored.value}
   <h1 class="text-3xl">There is no such order.</h1>

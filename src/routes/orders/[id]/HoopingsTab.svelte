@@ -129,7 +129,7 @@
                 class="font-normal">hoopings</th
               ><th class="font-normal">hands each</th><th class="font-normal">needle each</th><th
                 class="font-normal">stabiliser each</th
-              ><th></th></tr
+              ><th class="text-right font-normal">choice</th></tr
             >
           </thead>
           <tbody>
