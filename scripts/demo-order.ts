@@ -21,6 +21,5 @@ export const order: Order = {
   machineIds: [],
   people: 1,
   bench: DEFAULT_BENCH,
-  mix: false,
   rates: DEFAULT_RATES
 };

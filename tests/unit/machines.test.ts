@@ -1,3 +1,4 @@
+import { reachWords, readReach } from '$lib/core/shop';
 import { StandInSetup, type Job } from '$lib/core/machine';
 import {
   createMachine,
@@ -102,5 +103,27 @@ describe('a session of the stand-in machine', () => {
     expect(after).to.not.equal(null);
     expect(findMachine(made[0]?.id ?? '')).to.equal(undefined);
     for (const each of listMachines()) removeMachine(each.id);
+  });
+});
+
+describe('machines: what outer needles reach', () => {
+  it('is read as it is written, and written as it is read', () => {
+    const read = readReach('1: 12 left; 3: 9 right', 3);
+    expect(read).to.deep.equal([
+      { left: 12, right: 0 },
+      { left: 0, right: 0 },
+      { left: 0, right: 9 }
+    ]);
+    expect(reachWords(read ?? [])).to.equal('1: 12 left; 3: 9 right');
+    expect(readReach('2 7.5 mm LEFT', 2)).to.deep.equal([
+      { left: 0, right: 0 },
+      { left: 7.5, right: 0 }
+    ]);
+  });
+  it('is none for an empty field, and refused where it cannot be read', () => {
+    expect(readReach('  ', 6)).to.deep.equal([]);
+    expect(reachWords()).to.equal('');
+    for (const wrong of ['left', '7: 5 left', '0: 5 left', '1: 5', '1: five left', '1: 5 up'])
+      expect(readReach(wrong, 6), wrong).to.equal(null);
   });
 });

@@ -77,7 +77,6 @@ export async function newOrder(
     machineIds: [],
     people: last?.people ?? 1,
     bench: last?.bench ?? DEFAULT_BENCH,
-    mix: false,
     rates: last?.rates ?? DEFAULT_RATES
   };
   await db.orders.add(order);

@@ -219,6 +219,18 @@
             empty="none"
             onchange={(capSpm) => setHoop(hoop.id, { capSpm })}
           />
+          <NumberField
+            label="You own"
+            value={hoop.count ?? 1}
+            class="w-20"
+            onchange={(count) => count !== null && count >= 1 && count <= 50 && setHoop(hoop.id, { count })}
+          />
+          <NumberField
+            label="Keep off its edge, mm"
+            whole={false}
+            value={hoop.safe ?? 0}
+            onchange={(safe) => safe !== null && safe <= 100 && setHoop(hoop.id, { safe })}
+          />
           <button
             type="button"
             class="button button-quiet mt-6 ml-auto"

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { paceOf, type Machine } from '$lib/core/shop';
+  import { paceOf, reachWords, readReach, type Machine } from '$lib/core/shop';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Trash2 } from '@lucide/svelte';
+  import { toast } from 'svelte-sonner';
 
   /** One machine of the shop. */
   interface Props {
@@ -28,6 +29,25 @@
     onchange={(needles) => needles !== null && onset({ needles })}
     class="w-24"
   />
+  <NumberField
+    label="Heads"
+    value={machine.heads}
+    onchange={(heads) => heads !== null && heads >= 1 && heads <= 24 && onset({ heads })}
+    class="w-20"
+  />
+  {#if machine.heads > 1}
+    <label class="flex flex-col gap-1"
+      ><span class="label">Its heads run</span><select
+        class="field"
+        value={machine.headsRun ?? 'together'}
+        onchange={(event) =>
+          onset({ headsRun: event.currentTarget.value === 'apart' ? 'apart' : 'together' })}
+      >
+        <option value="together">together, one start</option>
+        <option value="apart">each by itself</option>
+      </select></label
+    >
+  {/if}
   <NumberField
     label="Speed you set, spm"
     value={machine.setSpm}
@@ -71,6 +91,23 @@
       onchange={(event) => onset({ trimmer: event.currentTarget.checked })}
     />Trims by itself</label
   >
+  {#if machine.needles > 1}
+    <label class="flex flex-col gap-1"
+      ><span class="label">What its outer needles do not reach, mm</span><input
+        class="field w-64"
+        placeholder="1: 12 left; 6: 9 right"
+        value={reachWords(machine.unreached)}
+        onchange={({ currentTarget }) => {
+          const read = readReach(currentTarget.value, machine.needles);
+          if (read) onset({ unreached: read.length > 0 ? read : undefined });
+          else {
+            toast.error('Write a needle, a length and a side, as “1: 12 left”. Nothing was changed.');
+            currentTarget.value = reachWords(machine.unreached);
+          }
+        }}
+      /></label
+    >
+  {/if}
   <button
     type="button"
     class="button button-quiet ml-auto"

@@ -2,6 +2,7 @@ import type { Area, HoopFinding, Outline, Placement } from '$lib/core/hooping';
 import type { HoopOption } from './hoopChoice';
 import type { Task } from './problem';
 import type { Way } from './schema';
+import type { SharedHoop } from './sharedHoops';
 import type { Span } from './calendar';
 import type { WayCost } from './ways';
 
@@ -57,6 +58,8 @@ export interface PlannedLine {
 export interface BatchPlan {
   lines: PlannedLine[];
   hoopings: PlannedHooping[];
+  /** Remainders that could share a hoop. */
+  shared: SharedHoop[];
   stations: { id: string; machineId: string; name: string; detail: string }[];
   /** Times in s from the midnight of the day the plan begins. */
   start: number;

@@ -10,6 +10,7 @@ import type { BatchInput, Candidate, LinePlan } from './planBatch';
 import { AWAY_S, presenceOf } from './presence';
 import type { Task } from './problem';
 import { NOTHING_DONE } from './progress';
+import { sharedHoops } from './sharedHoops';
 import { secondsBetween } from './wallTime';
 import { DAY_S, type Span } from './calendar';
 
@@ -33,6 +34,7 @@ export function describe(
   return {
     lines: lines.map((line) => lineOf(line, hoopings, stations, input)),
     hoopings,
+    shared: sharedHoops(lines, hoopings, stations, input),
     stations: stations.map(({ id, name, machine, heads }) => ({
       id,
       machineId: machine.id,

@@ -9,4 +9,5 @@ export * from './progress';
 export * from './quote';
 export * from './runPlan';
 export * from './schema';
+export type { SharedHoop } from './sharedHoops';
 export * from './wallTime';

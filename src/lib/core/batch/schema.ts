@@ -115,7 +115,6 @@ export const Order = z
     machineIds: z.array(Id).max(50).default([]).describe('every machine of the shop where empty'),
     people: z.number().int().min(1).max(8).default(1),
     bench: Bench.default(DEFAULT_BENCH),
-    mix: z.boolean().default(false).describe('what is left over of different items may share a hoop'),
     rates: Rates.default(DEFAULT_RATES)
   })
   .superRefine((order, context) => {

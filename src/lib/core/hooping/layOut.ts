@@ -23,6 +23,9 @@ export interface LayOutOptions {
   turns: readonly Turn[];
 }
 
+/** What an exact fit may take off the gap where outlines are nested, mm: nobody lays them closer. */
+const SLACK_MM = 0.3;
+
 /** Shapes that fill more of their box than this gain nothing by nesting. */
 const BOXY = 0.93;
 
@@ -66,13 +69,12 @@ export function layOutMixed(
   turns: readonly Turn[]
 ): Placement[] | null {
   const wanted = parts.reduce((sum, { count }) => sum + count, 0);
-  const placements = nest(
-    parts.map((each, part) => ({ ...each, part })),
-    area,
-    gap,
-    turns
-  );
-  return placements.length === wanted ? placements : null;
+  const all = parts.map((each, part) => ({ ...each, part }));
+  for (const apart of [gap, Math.max(0, gap - SLACK_MM)]) {
+    const placements = nest(all, area, apart, turns);
+    if (placements.length === wanted) return placements;
+  }
+  return null;
 }
 
 /** The most copies whose area, with half the gap round each, the field could hold. */

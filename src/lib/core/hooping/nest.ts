@@ -150,7 +150,7 @@ function innerFit(shape: Path, area: Area): Region {
 /** An outline with half the gap round it and few enough corners. */
 function grown(path: Path, gap: number): Path {
   let found = offsetPath(path, gap / 2 - TOUCH_MM / 2) ?? path;
-  for (let mm = 0.05; found.points.length > (isConvex(found) ? 4 * CORNERS : CORNERS) && mm < 20; mm *= 2) {
+  for (let mm = 0.01; found.points.length > (isConvex(found) ? 4 * CORNERS : CORNERS) && mm < 20; mm *= 2) {
     // Simplifying cuts corners off; growing by as much again keeps the copies apart.
     const outer = offsetPath(path, gap / 2 - TOUCH_MM / 2 + mm) ?? path;
     found = simplified(outer, mm);

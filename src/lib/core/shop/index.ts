@@ -4,3 +4,4 @@ export * from './handTimes';
 export * from './schema';
 export * from './supplies';
 export * from './learned';
+export * from './reach';

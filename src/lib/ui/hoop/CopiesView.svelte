@@ -14,24 +14,27 @@
     ring: { width: number; height: number };
     field: { width: number; height: number };
     area: Area;
-    outline: Outline;
+    /** Of each part. */
+    outlines: readonly Outline[];
     placements: Placement[];
     findings: HoopFinding[];
     /** What stands on each copy. */
     labels: string[];
-    onmove: (placements: Placement[]) => void;
+    /** Nothing can be moved where missing. */
+    onmove?: (placements: Placement[]) => void;
     words: string;
   }
-  let { ring, field, area, outline, placements, findings, labels, onmove, words }: Props = $props();
+  let { ring, field, area, outlines, placements, findings, labels, onmove, words }: Props = $props();
 
   const PAD = 8;
+  const NONE = { path: { closed: true, points: [] } };
   let drawing = $state<SVGSVGElement>();
   let moving = $state<{ at: number; dx: number; dy: number; x: number; y: number } | null>(null);
   let chosen = $state<number | null>(null);
   const shown = $derived(
     placements.map((each, at) => (moving?.at === at ? { ...each, x: moving.x, y: moving.y } : each))
   );
-  const paths = $derived(shown.map((each): Path => outlineAt(outline, each)));
+  const paths = $derived(shown.map((each): Path => outlineAt(outlines[each.part] ?? NONE, each)));
   const bad = $derived(new Set(findings.flatMap(({ at }) => at)));
   /** Upright and narrow: its label stands along it. */
   const narrow = (path: Path): boolean => {
@@ -49,7 +52,7 @@
 
   function grab(event: PointerEvent, at: number): void {
     const place = placements[at];
-    if (!place) return;
+    if (!place || !onmove) return;
     chosen = at;
     const { x, y } = toHoop(event);
     moving = { at, dx: place.x - x, dy: place.y - y, x: place.x, y: place.y };
@@ -74,7 +77,7 @@
   }
 
   const change = (at: number, to: Partial<Placement>): void =>
-    onmove(placements.map((each, index) => (index === at ? { ...each, ...to } : each)));
+    onmove?.(placements.map((each, index) => (index === at ? { ...each, ...to } : each)));
 
   function key(event: KeyboardEvent, at: number): void {
     const place = placements[at];

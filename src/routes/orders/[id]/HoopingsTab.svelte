@@ -85,7 +85,7 @@
             ring={hoop.ring}
             field={hoop.field}
             area={hooping.area}
-            outline={hooping.outline}
+            outlines={[hooping.outline]}
             placements={hooping.placements}
             findings={hooping.findings}
             labels={hooping.numbers
@@ -230,3 +230,37 @@
     </div>
   </div>
 {/if}
+
+{#each plan.shared as { hoopId, parts, placements, outlines, area }, at (at)}
+  {@const shared = table.input.shop.hoops.find(({ id }) => id === hoopId)}
+  {#if shared}
+    <section
+      class="mt-5 grid grid-cols-[minmax(0,16rem)_minmax(0,1fr)] gap-6 border-t-[1.5px] border-ink pt-4"
+      aria-label="Sharing a hoop"
+    >
+      <div class="h-64">
+        <CopiesView
+          ring={shared.ring}
+          field={shared.field}
+          {area}
+          {outlines}
+          {placements}
+          findings={[]}
+          labels={placements.map(({ part }) => parts[part]?.name.split(' ').at(-1) ?? '')}
+          words="{parts.map(({ name, copies }) => `${copies} ${name}`).join(' and ')} in one {shared.name}"
+        />
+      </div>
+      <div>
+        <h2 class="text-xl">These could share a hoop</h2>
+        <p class="mt-1 text-lg">
+          {parts.map(({ name, copies }) => `${copies} × ${name}`).join(' and ')} fit one {shared.name.toLowerCase()}
+          together, on the same hooped material. That saves a hooping and its stabiliser.
+        </p>
+        <p class="mt-1 text-soft">
+          Stitch the one, leave the hoop on, load the other. The day above keeps them apart, so it can only
+          get shorter.
+        </p>
+      </div>
+    </section>
+  {/if}
+{/each}
