@@ -63,7 +63,7 @@ test('three items due tomorrow evening: from a new order to the first finished h
   await expectAccessible(page);
 
   await page.getByRole('tab', { name: 'Day' }).click();
-  await expect(page.getByRole('img', { name: /Friday 27 November: who does what when/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /Friday 27 November: who does what when/ })).toBeVisible();
   await expect(page.getByText('Left machine').first()).toBeVisible();
   await expectAccessible(page);
   const list = page.getByRole('region', { name: 'In order' }).getByRole('listitem');

@@ -28,7 +28,7 @@
 </script>
 
 <div bind:clientWidth={width} class="overflow-hidden">
-  <svg {width} height={bottom + 6} role="img" aria-label="{scene.name}: who does what when">
+  <svg {width} height={bottom + 6} role="group" aria-label="{scene.name}: who does what when">
     {#each scene.hours as { at, words }, index (words + index)}
       <line x1={x(at)} x2={x(at)} y1={HEAD - 4} y2={bottom} class="hour" />
       {#if everyHour || index % 2 === 0}

@@ -1,0 +1,285 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { newLine } from '../../src/lib/core/batch';
+import { bobbinAfter } from '../../src/lib/core/batch/bobbins';
+import { compose, shareOver, type ComposeInput } from '../../src/lib/core/batch/compose';
+import { HoopPool } from '../../src/lib/core/batch/hoopPool';
+import { LineContext, stationsOf } from '../../src/lib/core/batch/lineContext';
+import { stagesOf } from '../../src/lib/core/batch/stages';
+import { together } from '../../src/lib/core/batch/washes';
+import { workTimes, type TableWork } from '../../src/lib/core/batch/work';
+import { piecesPerFile } from '../../src/lib/core/constructions';
+import {
+  convexHull,
+  extents,
+  isConvex,
+  noFit,
+  placed,
+  regionArea,
+  segment,
+  shapePath,
+  shifted,
+  simplified
+} from '../../src/lib/core/geometry';
+import { outlineOf } from '../../src/lib/core/hooping';
+import { plan } from '../../src/lib/core/plan';
+import { demoItem, demoSetup, demoShop } from './support/demo';
+import { DEMO_STAGES } from './support/demoStages';
+import { machine, plainPatch, shopOf, SIX } from './support/orders';
+
+describe('geometry: where things may lie', () => {
+  it('turns quarter turns exactly, and mirrors first', () => {
+    expect(placed(segment(0, 0, 10, 5), 90).points).to.deep.equal([
+      [0, 0],
+      [-5, 10]
+    ]);
+    expect(placed(segment(0, 0, 10, 5), 180, true).points).to.deep.equal([
+      [0, 0],
+      [10, -5]
+    ]);
+    expect(placed(segment(0, 0, 10, 0), 45).points[1]?.[0]).to.be.closeTo(Math.SQRT1_2 * 10, 1e-9);
+  });
+
+  it('hulls points, and refuses those on one line', () => {
+    const hull = convexHull([
+      [0, 0],
+      [4, 0],
+      [2, 1],
+      [4, 3],
+      [0, 3],
+      [2, 2]
+    ]);
+    expect(hull.points).to.have.length(4);
+    expect(isConvex(hull)).to.equal(true);
+    expect(isConvex(shapePath('heart', 60, 60))).to.equal(false);
+    expect(() => convexHull([[0, 0], [1, 1], [2, 2]])).to.throw('no outline'); // prettier-ignore
+  });
+
+  it('no-fit areas of two boxes add their sides, of circles their radii', () => {
+    const square = shapePath('rectangle', 10, 10);
+    expect(regionArea(noFit(square, shapePath('rectangle', 20, 6)))).to.be.closeTo(30 * 16, 1e-6);
+    const round = simplified(shapePath('oval', 40, 40), 0.02);
+    expect(regionArea(noFit(round, round))).to.be.closeTo(Math.PI * 40 * 40, 15);
+    // An outline with hollows blocks no less than its hull does not.
+    const heart = simplified(shapePath('heart', 40, 40), 0.4);
+    const hull = convexHull(heart.points);
+    expect(regionArea(noFit(heart, heart))).to.be.at.most(regionArea(noFit(hull, hull)) + 1e-6);
+  });
+
+  it('a copy just outside its no-fit area does not touch', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 359 }), (degrees) => {
+        const angle = (degrees * Math.PI) / 180;
+        const round = shapePath('oval', 30, 30);
+        const at = shifted(round, 30.5 * Math.cos(angle), 30.5 * Math.sin(angle));
+        const box = extents(at);
+        expect(Math.hypot((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)).to.be.greaterThan(30);
+      }),
+      { numRuns: 20 }
+    );
+  });
+});
+
+describe('orders: what one copy takes up', () => {
+  it('is the largest line where all lies inside it', () => {
+    const outline = outlineOf(demoItem('badger-tab'), 'as-drawn', ['hooping-1'], 12);
+    expect(outline.width).to.be.closeTo(30, 2.5);
+    expect(outline.height).to.be.closeTo(94, 2.5);
+    expect(outline.reach).to.equal(12);
+  });
+  it('is what the variant says where nothing is drawn', () => {
+    const bare = { ...plainPatch(), lines: [], steps: [] };
+    expect(outlineOf(bare, 'v', ['h'], 0)).to.include({ width: 60, height: 60 });
+  });
+  it('is the hull of several lines side by side', () => {
+    const { width, height } = outlineOf(demoItem('canopy-lace'), 'as-drawn', ['hooping-1'], 0);
+    expect(width).to.be.greaterThan(110);
+    expect(height).to.be.closeTo(70, 3);
+  });
+});
+
+describe('orders: copies shared out', () => {
+  const input = (copies: number, machines: string[], more: Partial<ComposeInput> = {}): ComposeInput => {
+    const shop = shopOf(machines.map((id) => machine(id, { paceSpm: id === 'slow' ? 400 : 800 })));
+    const context = new LineContext(newLine('line', 'patch', 40), plainPatch(), undefined, shop);
+    return {
+      context,
+      stage: 0,
+      copies,
+      hoop: SIX,
+      hoops: [SIX],
+      stations: stationsOf(shop, []),
+      ...more
+    };
+  };
+  const sizes = (how: 'full' | 'even' | 'shared', from: ComposeInput): number[] =>
+    compose(how, from).map(({ copies }) => copies);
+
+  const cases: [how: 'full' | 'even' | 'shared', copies: number, machines: string[], sizes: number[]][] = [
+    ['full', 38, ['one'], [6, 6, 6, 6, 6, 6, 2]],
+    ['even', 38, ['one'], [6, 6, 6, 5, 5, 5, 5]],
+    ['shared', 38, ['a', 'b', 'c', 'd'], [5, 5, 5, 5, 5, 4, 5, 4]],
+    ['full', 6, ['one'], [6]],
+    ['even', 7, ['one'], [4, 3]],
+    ['full', 0, ['one'], []]
+  ];
+  for (const [how, copies, machines, expected] of cases)
+    it(`${copies} on ${machines.length} ${how}: ${expected.join(' + ') || 'none'}`, () =>
+      expect(sizes(how, input(copies, machines))).to.deep.equal(expected));
+
+  it('a machine half as fast gets half as many', () => {
+    const made = compose('shared', input(18, ['fast', 'slow']));
+    expect(made.reduce((sum, { copies }) => sum + copies, 0)).to.equal(18);
+    expect(made.map(({ copies }) => copies)).to.deep.equal([6, 6, 6]);
+  });
+
+  it('always come to as many as were wanted, none over the hoop', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('full' as const, 'even' as const, 'shared' as const),
+        fc.integer({ min: 0, max: 90 }),
+        fc.integer({ min: 1, max: 5 }),
+        (how, copies, count) => {
+          const made = sizes(
+            how,
+            input(
+              copies,
+              Array.from({ length: count }, (_, at) => `m${at}`)
+            )
+          );
+          expect(made.reduce((sum, each) => sum + each, 0)).to.equal(copies);
+          for (const each of made) expect(each).to.be.within(1, 6);
+        }
+      ),
+      { numRuns: 60 }
+    );
+  });
+
+  it('shares are as equal as can be', () => {
+    expect(shareOver(20, 6)).to.deep.equal([4, 4, 3, 3, 3, 3]);
+    expect(shareOver(3, 5)).to.deep.equal([1, 1, 1, 0, 0]);
+  });
+
+  it('knows how many pieces a file gives', () => {
+    expect(piecesPerFile({ construction: 'batch-patch', params: { copies: 4 } })).to.equal(4);
+    expect(piecesPerFile({ construction: 'batch-patch' })).to.equal(2);
+    expect(
+      piecesPerFile({ construction: 'several-designs', params: { school: 'napkins', designs: 3 } })
+    ).to.equal(3);
+    expect(
+      piecesPerFile({ construction: 'several-designs', params: { school: 'corners', designs: 3 } })
+    ).to.equal(1);
+    expect(piecesPerFile({ construction: 'snap-tab', params: { copies: 9 } })).to.equal(1);
+    expect(piecesPerFile({ construction: 'batch-patch', params: { copies: 'many' } })).to.equal(2);
+  });
+});
+
+describe('orders: stages and times', () => {
+  const shop = demoShop();
+  const hoopingOf = (id: string): Map<string, string> =>
+    new Map(demoItem(id).steps.map((step) => [step.id, step.hoopingId]));
+  const tab = plan(demoItem('badger-tab'), demoSetup('badger-tab'), shop);
+
+  it('load, machine, off and finish of a tab', () => {
+    const [stage] = stagesOf(tab, hoopingOf('badger-tab'));
+    const of = (phase: string): string[] =>
+      stage?.steps.flatMap((each) => (each.phase === phase ? (each.step.op?.do ?? each.step.title) : [])) ??
+      [];
+    expect(of('load')).to.deep.equal(['hoop']);
+    expect(of('machine')[0]).to.equal('hoop-on');
+    expect(of('machine').at(-1)).to.equal('hoop-off');
+    expect(of('off')).to.deep.equal(['inspect', 'snip', 'unhoop']);
+    expect(of('finish')).to.deep.equal(['untape', 'tear-away', 'cut-out', 'punch', 'hardware']);
+    expect(stage?.steps.some(({ step }) => step.op?.do === 'thread')).to.equal(false);
+  });
+
+  for (const [id, stages] of Object.entries(DEMO_STAGES))
+    it(`each step of ${id} has its place`, () => {
+      const made = stagesOf(plan(demoItem(id), demoSetup(id), shop), hoopingOf(id));
+      const found = made.map(({ steps }) => {
+        const of = (phase: string): string[] =>
+          steps.flatMap((each) =>
+            each.phase === phase ? (each.step.op?.do ?? each.step.stop?.role ?? 'none') : []
+          );
+        return { load: of('load'), machine: of('machine'), off: of('off'), finish: of('finish') };
+      });
+      expect(found).to.deep.equal(stages);
+    });
+
+  it('keep all the time there is, in its kinds', () => {
+    const [stage] = stagesOf(tab, hoopingOf('badger-tab'));
+    const times = workTimes(stage?.steps ?? [], demoItem('badger-tab'), 1, true);
+    const needle = times.segments.reduce(
+      (sum, { kind, seconds }) => sum + (kind === 'hands' ? 0 : seconds),
+      0
+    );
+    expect(needle).to.be.closeTo(tab.totals.needle.value, 1e-6);
+    const hands =
+      times.load +
+      times.threading +
+      times.off +
+      times.segments.reduce((sum, { kind, seconds }) => sum + (kind === 'hands' ? seconds : 0), 0) +
+      times.finish.reduce((sum, { seconds }) => sum + seconds, 0);
+    const setUp = tab.steps[0]?.hands.value ?? 0;
+    const threads = tab.steps.reduce(
+      (sum, { op, hands: own }) => sum + (op?.do === 'thread' ? own.value : 0),
+      0
+    );
+    expect(hands).to.be.closeTo(tab.totals.hands.value - setUp - threads, 1e-6);
+  });
+
+  it('lace leaves its rinse, its drying and what comes after to be shared', () => {
+    const lace = plan(demoItem('canopy-lace'), demoSetup('canopy-lace'), shop);
+    const [stage] = stagesOf(lace, hoopingOf('canopy-lace'));
+    const times = workTimes(stage?.steps ?? [], demoItem('canopy-lace'), 2, true);
+    expect(times.wash[0]?.what).to.match(/rinse|wait soak/);
+    expect(times.wash.some(({ what }) => what === 'wait dry')).to.equal(true);
+    expect(times.finish.every(({ what }) => what !== 'rinse')).to.equal(true);
+    // Before another clamping nothing can wait for other parts.
+    expect(workTimes(stage?.steps ?? [], demoItem('canopy-lace'), 2, false).wash).to.deep.equal([]);
+  });
+
+  it('two washes become one: rinsed once, dried once, pressed piece by piece', () => {
+    const each = (what: string, seconds: number, more: Partial<TableWork> = {}): TableWork => ({
+      ...{ kind: 'hands', what, title: what, seconds, times: 1, once: true },
+      ...more
+    });
+    const one = [
+      each('rinse', 180),
+      each('wait dry', 36_000, { kind: 'wait' }),
+      each('press', 90, { once: false, times: 2 })
+    ];
+    const two = together(one, [...one, each('join-parts', 270, { once: false })]);
+    expect(two.map(({ what, seconds, times }) => [what, seconds, times])).to.deep.equal([
+      ['rinse', 180, 1],
+      ['wait dry', 36_000, 1],
+      ['press', 180, 4],
+      ['join-parts', 270, 1]
+    ]);
+  });
+
+  it('a bobbin is changed before an edge it would not last, and used up elsewhere', () => {
+    const stop = (
+      bobbinMetres: number,
+      isProtected: boolean
+    ): { bobbinMetres: number; protected: boolean } => ({
+      bobbinMetres,
+      protected: isProtected
+    });
+    expect(bobbinAfter([stop(25, true), stop(30, true)], 40)).to.equal(10);
+    expect(bobbinAfter([stop(25, true), stop(30, false)], 40)).to.equal(25);
+    expect(bobbinAfter([stop(100, true)], 40)).to.equal(20);
+    expect(bobbinAfter([], 40)).to.equal(40);
+  });
+
+  it('hoops are free again when they are given back', () => {
+    const pool = new HoopPool({ six: 2 }, 100);
+    expect(pool.freeAt('six', 2)).to.equal(100);
+    pool.take('six', 1);
+    expect(pool.freeAt('six', 1)).to.equal(100);
+    expect(pool.freeAt('six', 2)).to.equal(Infinity);
+    pool.give('six', 1, 500);
+    expect(pool.freeAt('six', 2)).to.equal(500);
+    expect(pool.freeAt('other', 1)).to.equal(Infinity);
+  });
+});
