@@ -30,6 +30,12 @@ const toBack = async (page: Page): Promise<void> => {
   await page.getByText('step 16 of').waitFor();
 };
 
+/** Waits until the plan of an order stands still. */
+const planned = async (page: Page): Promise<void> => {
+  await page.getByText('no plan of these hoopings can end before').waitFor();
+  await page.getByText('looking for a better plan').waitFor({ state: 'detached', timeout: 60_000 });
+};
+
 const views: View[] = [
   { name: 'bench', path: '/' },
   { name: 'shelf', path: '/items' },
@@ -132,24 +138,21 @@ const views: View[] = [
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },
   {
-    name: 'run-night',
-    path: '/items/badger-tab',
-    night: true,
-    prepare: async (page) => {
-      await stitchIt(page);
-      for (let step = 1; step < 8; step++) {
-        await page.getByText(`step ${step} of`).waitFor();
-        await page.keyboard.press('PageDown');
-      }
-      await page.getByText('step 8 of').waitFor();
-    }
-  },
-  {
     name: 'log',
     path: '/log',
     prepare: (page) => page.getByRole('tab', { name: 'Predicted and actual' }).click()
   },
-  { name: 'log-run', path: '/log/run-2' },
+  {
+    name: 'order-day',
+    path: '/orders/gala-weekend?tab=day',
+    prepare: planned
+  },
+  {
+    name: 'order-hoopings',
+    path: '/orders/gala-weekend?tab=hoopings',
+    night: true,
+    prepare: planned
+  },
   { name: 'shop', path: '/shop' }
 ];
 
