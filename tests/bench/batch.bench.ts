@@ -7,7 +7,7 @@ import { exactSchedule } from '../unit/support/exactSchedule';
 import { randomOrder } from '../unit/support/randomOrders';
 
 const ORDERS = 50;
-const EXACT = 18;
+const EXACT = 24;
 
 const random = seeded(8);
 const between = (low: number, high: number): number => low + (high - low) * random();
@@ -18,7 +18,8 @@ for (let seed = 0; seed < EXACT; seed++) {
   const problem = randomOrder(900 + seed, {
     machines: 1 + (seed % 3),
     hoopings: 2 + (seed % 3),
-    halts: 1,
+    // Four hoopings with halts have too many orders of hands to try them all.
+    halts: seed % 3 === 0 ? 1 : 0,
     share: between(0.6, 1.1)
   });
   const { schedule } = searchSchedule(problem, { rounds: 600 });

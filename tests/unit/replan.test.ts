@@ -149,6 +149,19 @@ describe('re-plan: from what is done', () => {
     ).to.not.deep.equal([]);
   });
 
+  it('names already stitched, or under way, are not stitched again, whatever was taken first', () => {
+    const lines = [{ ...newLine('line', 'patch', 20), names: ['Ivy', 'Otto', 'Wren', 'Ivy'] }];
+    const done = runOf('all');
+    if (done.order) done.order.names = ['Otto', 'Ivy'];
+    const under = runOf(4, { id: 'other' });
+    if (under.order) under.order.names = ['Wren'];
+    const plan = planBatch({ ...input, order: orderOf(lines), progress: progressOf([done, under]) });
+    const planned = plan.hoopings.filter(({ runId }) => runId === null).flatMap(({ names }) => names);
+    expect(planned).to.deep.equal(['Ivy']);
+    const none = planBatch({ ...input, order: orderOf(lines) });
+    expect(none.hoopings.flatMap(({ names }) => names).sort()).to.deep.equal(['Ivy', 'Ivy', 'Otto', 'Wren']);
+  });
+
   it('a run given up, or never begun, leaves its copies to be planned', () => {
     const stopped = runOf(3);
     stopped.events.push({ ...(stopped.events[0] as RunEvent), seq: 99, type: 'stop-early', at: 9e9 });

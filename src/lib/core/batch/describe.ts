@@ -9,7 +9,8 @@ import { oneByOne } from './oneByOne';
 import type { BatchInput, Candidate, LinePlan } from './planBatch';
 import { AWAY_S, presenceOf } from './presence';
 import type { Task } from './problem';
-import { NOTHING_DONE } from './progress';
+import { NOTHING_DONE, type Progress } from './progress';
+import type { OrderLine } from './schema';
 import { sharedHoops } from './sharedHoops';
 import { secondsBetween } from './wallTime';
 import { DAY_S, type Span } from './calendar';
@@ -130,12 +131,14 @@ function hoopingsOf(
     return {
       machine,
       span: {
-        from: Math.min(...own.map(({ from }) => from), Infinity),
-        to: Math.max(...own.map(({ to }) => to), -Infinity)
+        // What no machine takes is not scheduled; the plan says so.
+        from: own.length > 0 ? Math.min(...own.map(({ from }) => from)) : problem.start,
+        to: own.length > 0 ? Math.max(...own.map(({ to }) => to)) : problem.start
       }
     };
   });
   const numbers = numbersOf();
+  const names = namesOf();
   return all.map((each, at): PlannedHooping => {
     const line = lines.find(({ context }) => context.line.id === each.lineId);
     const { span, machine } = spans[at] ?? { span: { from: 0, to: 0 }, machine: 0 };
@@ -159,7 +162,7 @@ function hoopingsOf(
       copies: each.copies,
       heads: perHead,
       numbers: own,
-      names: begunHere?.names ?? own.flatMap((number) => context.line.names[number - 1] || []),
+      names: begunHere?.names ?? names[at] ?? [],
       hoopId: hoop.id,
       stationId: station.id,
       machineId: station.machine.id,
@@ -172,14 +175,31 @@ function hoopingsOf(
     };
   });
 
+  /** Names not stitched yet go to the copies that are begun first; one already stitched is never stitched again. */
+  function namesOf(): string[][] {
+    const left = new Map<string, string[]>();
+    const given = all.map((): string[] => []);
+    for (const at of inTime()) {
+      const each = all[at];
+      const line = lines.find(({ context }) => context.line.id === each?.lineId)?.context.line;
+      if (!each || !line || 'runId' in each) continue;
+      const key = `${each.lineId} ${each.stage}`;
+      const names = left.get(key) ?? unnamed(line, each.stage, progress);
+      given[at] = names.slice(0, each.copies);
+      left.set(key, names.slice(each.copies));
+    }
+    return given;
+  }
+
+  function inTime(): number[] {
+    return all.map((_, at) => at).sort((a, b) => (spans[a]?.span.from ?? 0) - (spans[b]?.span.from ?? 0));
+  }
+
   /** Copies of each line count on in the order in which they are begun, after those that are through. */
   function numbersOf(): number[][] {
     const next = new Map<string, number>();
     const found2 = all.map((): number[] => []);
-    const order = all
-      .map((_, at) => at)
-      .sort((a, b) => (spans[a]?.span.from ?? 0) - (spans[b]?.span.from ?? 0));
-    for (const at of order) {
+    for (const at of inTime()) {
       const each = all[at];
       if (!each) continue;
       const key = `${each.lineId} ${each.stage}`;
@@ -192,6 +212,20 @@ function hoopingsOf(
     }
     return found2;
   }
+}
+
+/** Names of a line that no run of a stage has taken. */
+function unnamed({ id, names }: OrderLine, stage: number, { named, begun }: Progress): string[] {
+  const taken = [...named, ...begun]
+    .filter((each) => each.lineId === id && each.stage === stage)
+    .flatMap((each) => each.names);
+  return names
+    .filter((name) => name !== '')
+    .filter((name) => {
+      const at = taken.indexOf(name);
+      if (at >= 0) taken.splice(at, 1);
+      return at < 0;
+    });
 }
 
 /** Under which key the maker’s own places of a hooping are kept: those of one head. */

@@ -18,8 +18,8 @@ export interface Progress {
   /** Copies that are through, by line and stage. */
   done: { lineId: string; stage: number; copies: number }[];
   begun: Begun[];
-  /** Names already stitched, by line. */
-  named: { lineId: string; names: string[] }[];
+  /** Names already stitched, by line and stage. */
+  named: { lineId: string; stage: number; names: string[] }[];
 }
 
 export const NOTHING_DONE: Progress = { done: [], begun: [], named: [] };
@@ -39,7 +39,7 @@ export function progressOf(runs: readonly Run[]): Progress {
     const state = foldRun(plan.steps, events);
     if (state.phase === 'finished') {
       progress.done.push({ lineId, stage, copies });
-      if (names.length > 0) progress.named.push({ lineId, names });
+      if (names.length > 0) progress.named.push({ lineId, stage, names });
     } else if (state.phase !== 'not-started' && state.phase !== 'stopped-early')
       progress.begun.push({
         runId: id,

@@ -195,7 +195,7 @@
                     >{way.threadChanges}</td
                   ><td class="px-2">{way.jumps}</td>
                   <td class="px-2 whitespace-nowrap text-hands">{formatDuration(way.hands)}</td><td
-                    class="text-needle">{formatDuration(way.needle)}</td
+                    class="whitespace-nowrap text-needle">{formatDuration(way.needle)}</td
                   >
                 </tr>
               {/each}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import {
+    NOTHING_DONE,
     orderCutInput,
     orderWants,
     priceByQuantity,
@@ -12,7 +13,7 @@
   import { quoteCsv } from '$lib/files';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { download, fileName } from '$lib/ui/files';
-  import { CutPlanning, quotePdfInWorker } from '$lib/workers';
+  import { BatchPlanning, CutPlanning, quotePdfInWorker } from '$lib/workers';
   import { FileText, Sheet } from '@lucide/svelte';
   import { onDestroy } from 'svelte';
   import { toast } from 'svelte-sonner';
@@ -23,16 +24,24 @@
     table: OrderTable;
     onchange: (to: (order: Order) => Order) => void;
   }
-  let { order, plan, table, onchange }: Props = $props();
+  let { order, plan: left, table, onchange }: Props = $props();
+
+  // A quote is for the whole order, however much of it is stitched already.
+  const whole = new BatchPlanning();
+  $effect(() => {
+    if (table.runs.length > 0) whole.follow({ ...table.input, progress: NOTHING_DONE });
+  });
+  onDestroy(() => whole.stop());
+  const plan = $derived(table.runs.length > 0 ? whole.plan : left);
 
   const stash = live(() => null, listStash);
   const cutting = new CutPlanning();
   $effect(() => {
-    if (stash.value) cutting.follow(orderCutInput(table.input, plan, stash.value));
+    if (stash.value && plan) cutting.follow(orderCutInput(table.input, plan, stash.value));
   });
   onDestroy(() => cutting.stop());
   const quote = $derived(
-    stash.value
+    stash.value && plan
       ? quoteOf({
           order,
           plan,
@@ -178,7 +187,7 @@
           {#each quote.lines as line (line.lineId)}
             {@const prices = priceByQuantity(
               line,
-              plan.lines.find(({ lineId }) => lineId === line.lineId)?.byQuantity ?? [],
+              plan?.lines.find(({ lineId }) => lineId === line.lineId)?.byQuantity ?? [],
               order.rates
             )}
             <tr class="border-b border-rule text-soft"
