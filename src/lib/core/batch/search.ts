@@ -20,6 +20,8 @@ export interface Found {
 }
 
 const ROUNDS = 2500;
+/** A schedule takes time by the square of its hoopings: so many rounds times that are worked out at most. */
+const MOST_WORK = 2_500_000;
 const PATIENCE = [0, 0.3, 0.7, 1] as const;
 /** Near enough to the bound to stop looking. */
 const CLOSE = 1.0005;
@@ -63,18 +65,19 @@ export function searchSchedule(
     if (value < here) accept(decisions, schedule, value);
   }
   const heat = 0.01 * (here - 1.8 * problem.start);
+  const most = Math.min(rounds, Math.floor(MOST_WORK / Math.max(1, problem.jobs.length) ** 2));
   let since = 0;
-  for (let round = 0; round < rounds && !stop?.(); round++) {
+  for (let round = 0; round < most && !stop?.(); round++) {
     const decisions = moved(current, problem, random);
     if (!decisions) continue;
     const schedule = decode(problem, decisions);
     const value = worth(schedule);
-    const cool = heat * (1 - round / rounds) ** 2;
+    const cool = heat * (1 - round / most) ** 2;
     if (value <= here || random() < Math.exp((here - value) / Math.max(cool, 1e-6)))
       accept(decisions, schedule, value);
     since = value < best.value - 1e-6 ? 0 : since + 1;
     // Wandering off too long, it goes on from the best.
-    if (since > rounds / 8) {
+    if (since > most / 8) {
       [current, here, since] = [best.decisions, best.value, 0];
       if (provenBest(decode(problem, best.decisions), bound, problem)) break;
     }
