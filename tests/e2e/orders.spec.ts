@@ -82,6 +82,7 @@ test('three items due tomorrow evening: from a new order to the first finished h
     await expect(page.getByText(`step ${step + 1} of`)).toBeVisible();
   }
   await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'That was the last step.' })).toBeVisible();
   await page.keyboard.press('Space');
 
   // Finished, the order is ticked down and what is left is planned anew.

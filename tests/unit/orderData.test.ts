@@ -24,6 +24,7 @@ const NOW = '2026-11-25T10:00:00.000Z';
 
 describe('orders in the browser', () => {
   beforeEach(async () => {
+    if (!db.isOpen()) await db.open();
     for (const table of db.tables) await table.clear();
   });
   const fill = async (): Promise<void> => {

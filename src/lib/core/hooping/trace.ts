@@ -90,7 +90,8 @@ function between(
   unit: LengthUnit
 ): HoopFinding | null {
   const two = `Copies ${at + 1} and ${other + 1}`;
-  if (reaches(a, b, 0))
+  // What only touches lies beside it.
+  if (reaches(a, b, -LEAST_MM))
     return { id: 'overlap', severity: 'stop', text: `${two} lie on each other.`, at: [at, other] };
   if (reach > LEAST_MM && reaches(a, b, reach - LEAST_MM))
     return {
@@ -114,6 +115,6 @@ function reaches(a: Path, b: Path, mm: number): boolean {
   const [boxA, boxB] = [extents(a), extents(b)];
   if (boxA.minX - mm > boxB.maxX || boxB.minX - mm > boxA.maxX) return false;
   if (boxA.minY - mm > boxB.maxY || boxB.minY - mm > boxA.maxY) return false;
-  const grown = mm > 0 ? (offsetPath(a, mm) ?? a) : a;
+  const grown = mm === 0 ? a : (offsetPath(a, mm) ?? a);
   return regionArea(intersection(regionOf(grown), regionOf(b))) > LEAST_MM2;
 }
