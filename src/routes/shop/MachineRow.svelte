@@ -93,7 +93,7 @@
   >
   {#if machine.needles > 1}
     <label class="flex flex-col gap-1"
-      ><span class="label">What its outer needles do not reach, mm</span><input
+      ><span class="label">Out of reach at the sides, mm</span><input
         class="field w-64"
         placeholder="1: 12 left; 6: 9 right"
         value={reachWords(machine.unreached)}
