@@ -105,6 +105,7 @@ describe('a plan and its hoops', () => {
     expect(six?.stabiliser).to.be.closeTo((0.24 * 0.32) / 6, 1e-9);
     expect(single?.stabiliser).to.be.closeTo(0.19 * 0.19, 1e-9);
     expect(six?.pitch).to.deep.equal({ x: 80, y: 80 });
+    expect(made.hoopings[0]?.pitch).to.deep.equal({ x: 80, y: 80 });
     expect(six?.why).to.match(/Least hands/);
     expect(single?.why).to.match(/more hands/);
     expect(made.lines[0]?.words).to.equal('2 hoopings of 6');

@@ -13,8 +13,7 @@ import {
   orderTable,
   prepareHooping,
   putOrderAway,
-  runsOfOrder,
-  saveOrder
+  runsOfOrder
 } from '../../src/lib/data/orders';
 import { saveShop } from '../../src/lib/data/shop';
 import { demoItem, demoOrder, demoSetup, demoShop } from './support/demo';
@@ -31,7 +30,7 @@ describe('orders in the browser', () => {
     await saveShop(demoShop());
     await db.items.bulkAdd(['badger-tab', 'lamp-patch', 'canopy-lace'].map(demoItem));
     await db.setups.bulkAdd(['badger-tab', 'lamp-patch'].map(demoSetup));
-    await saveOrder(demoOrder(), NOW);
+    await db.orders.put({ ...demoOrder(), updatedAt: NOW });
   };
 
   it('a new one keeps hours and rates of the last', async () => {
@@ -104,6 +103,7 @@ describe('orders in the browser', () => {
         placements: [],
         findings: [],
         runId: null,
+        pitch: null,
         from: 0,
         to: 1
       },

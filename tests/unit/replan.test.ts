@@ -162,6 +162,40 @@ describe('re-plan: from what is done', () => {
     expect(none.hoopings.flatMap(({ names }) => names).sort()).to.deep.equal(['Ivy', 'Ivy', 'Otto', 'Wren']);
   });
 
+  it('lace off the machine is washed once, together with what comes later', () => {
+    const lace = plainPatch({ id: 'patch', stitches: 4000, wash: true });
+    const own = { ...input, items: [{ item: lace }] };
+    const [taken] = planBatch(own, { rounds: 20 }).hoopings;
+    const made = taken && hoopingPlan(own.order, taken, lace, undefined, shop);
+    if (!taken || !made) return expect.fail('lace can be stitched');
+    const off = made.plan.steps.findIndex(({ op }) => op?.do === 'hoop-off');
+    const { lineId, stage, copies, stationId, hoopId } = taken;
+    const begun = {
+      ...{ runId: 'run', lineId, stage, copies, stationId, hoopId, way: taken.way, names: [] },
+      done: made.plan.steps.slice(0, off + 1).map(({ id }) => id)
+    };
+    const plan = planBatch({ ...own, progress: { done: [], begun: [begun], named: [] } }, { rounds: 20 });
+    expect(plan.tasks.filter(({ title }) => /rinse/i.test(title))).to.have.length(1);
+    expect(plan.tasks.filter(({ kind }) => kind === 'wait')).to.have.length(1);
+    const press = plan.tasks.filter(({ title }) => /press/i.test(title));
+    // Twenty pieces, 45 s each.
+    expect(press.reduce((sum, { from, to }) => sum + to - from, 0)).to.be.closeTo(20 * 45, 1e-6);
+  });
+
+  it('a run keeps the way its steps were made for', () => {
+    if (!first) return;
+    const way = first.way === 'copy-by-copy' ? 'colour-by-colour' : 'copy-by-copy';
+    const made = hoopingPlan(input.order, { ...first, way }, plainPatch(), undefined, shop);
+    const steps = made?.plan.steps ?? [];
+    const done = steps.slice(0, steps.findIndex(({ kind }) => kind === 'stop') + 1).map(({ id }) => id);
+    const { lineId, stage, copies, stationId, hoopId } = first;
+    const begun = { runId: 'run', lineId, stage, copies, stationId, hoopId, way, names: [], done } as const;
+    const plan = planBatch({ ...input, progress: { done: [], begun: [{ ...begun, names: [] }], named: [] } });
+    const left = steps.reduce((sum, { id, running }) => sum + (done.includes(id) ? 0 : running.value), 0);
+    const needle = plan.tasks.filter(({ hoopingId, kind }) => hoopingId === 'run' && kind === 'needle');
+    expect(needle.reduce((sum, { from, to }) => sum + to - from, 0)).to.be.closeTo(left, 1e-6);
+  });
+
   it('a run given up, or never begun, leaves its copies to be planned', () => {
     const stopped = runOf(3);
     stopped.events.push({ ...(stopped.events[0] as RunEvent), seq: 99, type: 'stop-early', at: 9e9 });

@@ -6,16 +6,18 @@ import {
   hoopingPlan,
   progressOf,
   type BatchInput,
+  type Progress,
   type PlannedHooping,
   type Order
 } from '$lib/core/batch';
 import { readDocument, type DocumentError } from '$lib/core/documents';
 import type { Item } from '$lib/core/item';
-import { RUN_VERSION, type Run, type RunHead } from '$lib/core/run';
+import { bobbinMeasures, RUN_VERSION, type Run } from '$lib/core/run';
 import { format } from 'date-fns';
 import { db } from './db';
-import { eventsOf, prepareRun } from './runs';
+import { eventsOf, prepareRun, recentRuns } from './runs';
 import { getShop } from './shop';
+import { THREAD_RUNS } from './workbench';
 
 /** Orders, the last worked on first; those put away too. */
 export function listOrders(): Promise<Order[]> {
@@ -24,11 +26,6 @@ export function listOrders(): Promise<Order[]> {
 
 export function getOrder(id: string): Promise<Order | undefined> {
   return db.orders.get(id);
-}
-
-/** Saves an order, marked as worked on at `now` (ISO 8601). */
-export async function saveOrder(order: Order, now: string): Promise<void> {
-  await db.orders.put({ ...order, updatedAt: now });
 }
 
 /**
@@ -99,9 +96,18 @@ export async function importOrder(
   });
 }
 
-/** Runs that stitch an order, the first first. */
-export function runsOfOrder(orderId: string): Promise<RunHead[]> {
-  return db.runs.where('order.orderId').equals(orderId).sortBy('startedAt');
+/** Runs that stitch an order with their events, the first first. */
+export async function runsOfOrder(orderId: string): Promise<Run[]> {
+  const heads = await db.runs.where('order.orderId').equals(orderId).sortBy('startedAt');
+  return Promise.all(heads.map(async (head): Promise<Run> => ({ ...head, events: await eventsOf(head.id) })));
+}
+
+/** Every order with how far it has come, the last worked on first. */
+export async function ordersWithProgress(): Promise<{ order: Order; progress: Progress }[]> {
+  const orders = await listOrders();
+  return Promise.all(
+    orders.map(async (order) => ({ order, progress: progressOf(await runsOfOrder(order.id)) }))
+  );
 }
 
 /** Everything an order’s page is made of. */
@@ -109,6 +115,8 @@ export interface OrderTable {
   order: Order;
   input: BatchInput;
   runs: Run[];
+  /** What logged run-outs measured of the bobbins. */
+  measured: number[];
   /** Items on the shelf, for a line more. */
   shelf: Pick<Item, 'id' | 'name' | 'construction' | 'params'>[];
 }
@@ -117,15 +125,18 @@ export interface OrderTable {
 export async function orderTable(id: string): Promise<OrderTable | undefined> {
   const order = await getOrder(id);
   if (!order) return undefined;
-  const [shop, items, heads] = await Promise.all([getShop(), db.items.toArray(), runsOfOrder(id)]);
+  const [shop, items, runs, recent] = await Promise.all([
+    getShop(),
+    db.items.toArray(),
+    runsOfOrder(id),
+    recentRuns(THREAD_RUNS)
+  ]);
   const wanted = new Set(order.lines.map(({ itemId }) => itemId));
   const setups = await db.setups.bulkGet([...wanted]);
-  const runs = await Promise.all(
-    heads.map(async (head): Promise<Run> => ({ ...head, events: await eventsOf(head.id) }))
-  );
   return {
     order,
     runs,
+    measured: recent.flatMap(bobbinMeasures),
     input: {
       order: { ...order, from: beginsAt(order, runs) },
       shop,
@@ -159,7 +170,7 @@ export async function prepareHooping(
   const found = input.items.find(({ item }) => item.id === hooping.itemId);
   const made = found && hoopingPlan(order, hooping, found.item, found.setup, input.shop);
   if (!made) return undefined;
-  const { lineId, stage, copies, stationId, hoopId, names } = hooping;
+  const { lineId, stage, copies, stationId, hoopId, way, names } = hooping;
   await prepareRun(
     {
       schema: 'jolt-step/run',
@@ -170,7 +181,7 @@ export async function prepareHooping(
       startedAt: new Date(at).toISOString(),
       finishedAt: null,
       ...made,
-      order: { orderId: order.id, lineId, stage, copies, stationId, hoopId, names }
+      order: { orderId: order.id, lineId, stage, copies, stationId, hoopId, way, names }
     },
     at,
     client

@@ -87,7 +87,7 @@ export interface ThreadTable {
 }
 
 /** Runs that say something of bobbins, needles and times: enough for years of a small workroom. */
-const THREAD_RUNS = 400;
+export const THREAD_RUNS = 400;
 
 /** The thread table of an item; undefined when there is no such item. */
 export async function threadTable(id: string): Promise<ThreadTable | undefined> {

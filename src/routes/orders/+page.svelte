@@ -1,37 +1,21 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { piecesToStitch, progressOf } from '$lib/core/batch';
+  import { piecesToStitch } from '$lib/core/batch';
   import {
     bringInDemo,
-    eventsOf,
     freshId,
     importOrder,
-    listOrders,
     live,
     newOrder,
-    putOrderAway,
-    runsOfOrder
+    ordersWithProgress,
+    putOrderAway
   } from '$lib/data';
   import { MAX_ITEM_BYTES } from '$lib/ui/files';
   import { Archive, ArchiveRestore } from '@lucide/svelte';
   import { format, parseISO } from 'date-fns';
   import { toast } from 'svelte-sonner';
 
-  const table = live(
-    () => null,
-    async () => {
-      const orders = await listOrders();
-      return Promise.all(
-        orders.map(async (order) => {
-          const heads = await runsOfOrder(order.id);
-          const runs = await Promise.all(
-            heads.map(async (head) => ({ ...head, events: await eventsOf(head.id) }))
-          );
-          return { order, progress: progressOf(runs) };
-        })
-      );
-    }
-  );
+  const table = live(() => null, ordersWithProgress);
   let showAway = $state(false);
   let refused = $state('');
   let picker = $state<HTMLInputElement>();

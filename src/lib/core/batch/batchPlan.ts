@@ -26,6 +26,8 @@ export interface PlannedHooping {
   machineId: string;
   way: Way;
   placements: Placement[];
+  /** Middle to middle of neighbours, mm; null where they lie in no even rows. */
+  pitch: { x: number; y: number } | null;
   /** Of one copy, and where it may lie. */
   outline: Outline;
   area: Area;
@@ -44,6 +46,8 @@ export interface PlannedLine {
   /** Copies to be stitched in all, and those that are through. */
   copies: number;
   done: number;
+  /** Pieces through their last clamping, less those that came out bad. */
+  good: number;
   hoopId: string;
   capacity: number;
   /** How the copies that are left come out in hoopings, in words. */

@@ -1,7 +1,7 @@
 import { openAfter } from './calendar';
 import type { Job, JobTimes, Problem } from './problem';
 import { washOf } from './washes';
-import type { Segment } from './work';
+import { handSeconds, machineSeconds, tableSeconds, type Segment } from './work';
 
 /** Before when no schedule of some hoopings can be over, s from the midnight before the start. */
 export interface Bound {
@@ -76,22 +76,10 @@ type Costs = readonly ({ machine: number; hands: number } | null)[];
 function costsOf({ on, begun }: Job): Costs {
   return on.map((times, machine) =>
     times && (begun === null || begun === machine)
-      ? { machine: onMachine(times), hands: handsOf(times, begun !== null) }
+      ? { machine: machineSeconds(times), hands: handSeconds(times) }
       : null
   );
 }
-
-const onMachine = ({ segments }: JobTimes): number => segments.reduce((sum, { seconds }) => sum + seconds, 0);
-
-function handsOf(times: JobTimes, begun: boolean): number {
-  return (begun ? 0 : times.load) + handsOnMachine(times) + times.off + tableHands(times);
-}
-
-const handsOnMachine = ({ segments }: JobTimes): number =>
-  segments.reduce((sum, { kind, seconds }) => sum + (kind === 'needle' ? 0 : seconds), 0);
-
-const tableHands = ({ finish }: JobTimes): number =>
-  finish.reduce((sum, { kind, seconds }) => sum + (kind === 'hands' ? seconds : 0), 0);
 
 /** Hands that no single hooping has for itself: set-ups, washing, what is on the table already. */
 function sharedHands({ jobs, stations, table }: Problem): { hands: number; setUps: (number | null)[][] } {
@@ -107,15 +95,14 @@ function sharedHands({ jobs, stations, table }: Problem): { hands: number; setUp
       })
     );
   }
-  const sum = (works: readonly { kind: string; seconds: number }[]): number =>
-    works.reduce((total, { kind, seconds }) => total + (kind === 'hands' ? seconds : 0), 0);
   const washes = new Map<string, number>();
   for (const job of jobs)
-    if (job.wash !== null) washes.set(job.wash, Math.max(washes.get(job.wash) ?? 0, sum(washOf(job))));
+    if (job.wash !== null)
+      washes.set(job.wash, Math.max(washes.get(job.wash) ?? 0, tableSeconds(washOf(job))));
   return {
     hands:
       [...washes.values()].reduce((total, each) => total + each, 0) +
-      table.reduce((total, { work }) => total + sum(work), 0),
+      table.reduce((total, { work }) => total + tableSeconds(work), 0),
     setUps: [...kinds.values()]
   };
 }
@@ -164,7 +151,7 @@ function gapsOf({ jobs, stations, people }: Problem): number[] {
   const loads = byJob(({ load }, begun) => (begun ? 0 : load));
   const firsts = byJob(({ segments }, begun) => (begun ? 0 : handsIn(segments[0])));
   const lasts = byJob(({ segments }) => handsIn(segments.at(-1)));
-  const ends = byJob((each) => each.off + tableHands(each));
+  const ends = byJob((each) => each.off + tableSeconds(each.finish));
   const sumOf = (values: readonly number[], count: number): number =>
     values.slice(0, Math.max(0, count)).reduce((sum, value) => sum + value, 0);
   return stations.map((_, at) => {
@@ -183,7 +170,7 @@ function idle(gaps: readonly number[], weights: readonly number[]): number {
 function chainSeconds({ on, begun }: Job, machine: number): number {
   const times = on[machine];
   if (!times) return 0;
-  return (begun === null ? times.load : 0) + onMachine(times) + times.off + tableHands(times);
+  return (begun === null ? times.load : 0) + machineSeconds(times) + times.off + tableSeconds(times.finish);
 }
 
 /**
@@ -203,7 +190,7 @@ function chainEnd(at: number, problem: Problem, whole: boolean): number {
     const off = openAfter(
       calendar.needle,
       begin,
-      (job.begun === null ? times.load : 0) + onMachine(times) + times.off
+      (job.begun === null ? times.load : 0) + machineSeconds(times) + times.off
     );
     return work
       .slice(0, last)

@@ -1,6 +1,7 @@
 import { borderRepeats, cornerHoopings } from '$lib/core/hooping';
 import type { Hoop } from '$lib/core/shop';
 import type { LineContext, StationOf } from './lineContext';
+import { machineSeconds } from './work';
 
 /** A hooping before anything is decided of when and where. */
 export interface Hooping {
@@ -109,7 +110,7 @@ function shared(input: ComposeInput, usable: readonly Usable[]): Hooping[] {
   const { context, stage, copies, hoop } = input;
   const rates = usable.map(({ station, room }) => {
     const one = context.timesOn(stage, Math.min(room, copies), station, hoop);
-    const seconds = one?.segments.reduce((sum, each) => sum + each.seconds, 0) ?? Infinity;
+    const seconds = one ? machineSeconds(one) : Infinity;
     return Math.min(room, copies) / Math.max(1, seconds);
   });
   const all = rates.reduce((sum, rate) => sum + rate, 0);

@@ -1,4 +1,10 @@
-import { borderPlacements, cornerHoopings, traceHoop, type Placement } from '$lib/core/hooping';
+import {
+  borderPlacements,
+  borderRepeats,
+  cornerHoopings,
+  traceHoop,
+  type Placement
+} from '$lib/core/hooping';
 import type { Hoop } from '$lib/core/shop';
 import type { BatchPlan, PlannedHooping } from './batchPlan';
 import { shareOver } from './compose';
@@ -11,11 +17,13 @@ import { AWAY_S, presenceOf } from './presence';
 import type { Task } from './problem';
 import { NOTHING_DONE, type Progress } from './progress';
 import type { OrderLine } from './schema';
-import { sharedHoops } from './sharedHoops';
 import { secondsBetween } from './wallTime';
 import { DAY_S, type Span } from './calendar';
 
-/** Tells a schedule: its hoopings with their copies and places, and what it comes to. */
+/**
+ * Tells a schedule: its hoopings with their copies and places, and what it comes to. What could share a hoop is looked for
+ * once, when the plan stands.
+ */
 export function describe(
   candidate: Candidate,
   lines: readonly LinePlan[],
@@ -35,7 +43,7 @@ export function describe(
   return {
     lines: lines.map((line) => lineOf(line, hoopings, stations, input)),
     hoopings,
-    shared: sharedHoops(lines, hoopings, stations, input),
+    shared: [],
     stations: stations.map(({ id, name, machine, heads }) => ({
       id,
       machineId: machine.id,
@@ -242,20 +250,19 @@ function placesOf(
   hoop: Hoop,
   firstNumber: number,
   { shop }: BatchInput
-): Pick<PlannedHooping, 'placements' | 'findings' | 'outline' | 'area'> {
+): Pick<PlannedHooping, 'placements' | 'findings' | 'outline' | 'area' | 'pitch'> {
   const stage = context.stagesOf(machine, hoop)[stageIndex];
   if (!stage) throw new RangeError('A hooping needs its stage.');
   const each = copiesPerHead({ total: copies, heads });
   const outline = context.outlineOf(stage, machine, hoop);
   const area = context.areaOf(machine, hoop);
-  const placements =
-    context.line.placed[placedKey(hoop.id, stageIndex, each)] ??
-    repeatedPlaces() ??
-    context.layoutOf(stage, machine, hoop, each).placements;
+  const layout = context.layoutOf(stage, machine, hoop, each);
+  const own = context.line.placed[placedKey(hoop.id, stageIndex, each)] ?? repeatedPlaces();
+  const placements = own ?? layout.placements;
   const findings = context.movesHoop(stage)
     ? []
     : traceHoop([outline], placements, area, context.line.repeats ? 0 : context.gap, shop.unit);
-  return { placements, findings, outline, area };
+  return { placements, findings, outline, area, pitch: own ? null : layout.pitch };
 
   function repeatedPlaces(): Placement[] | null {
     const { repeats } = context.line;
@@ -267,8 +274,12 @@ function placesOf(
         .flat()
         .slice(at, at + each);
     }
-    const side = repeats.length / repeats.sides;
-    const pitch = side / Math.max(1, Math.round(side / Math.max(outline.width, outline.height)));
-    return borderPlacements(each, pitch, area);
+    const border = borderRepeats(
+      repeats.length,
+      Math.max(outline.width, outline.height),
+      area,
+      repeats.sides
+    );
+    return border && borderPlacements(each, border.pitch, area);
   }
 }

@@ -3,14 +3,15 @@ import type { PlannedHooping, PlannedLine } from './batchPlan';
 import { compose } from './compose';
 import type { LineContext, StationOf } from './lineContext';
 import type { BatchInput, LinePlan } from './planBatch';
-import { copiesOf } from './progress';
+import { copiesOf, NOTHING_DONE, piecesDone } from './progress';
+import { handSeconds, machineSeconds } from './work';
 
 /** What a plan says of one line: its hoops and ways compared, and how its copies come out in hoopings. */
 export function lineOf(
   { context, hoop, options, copies, done }: LinePlan,
   hoopings: readonly PlannedHooping[],
   stations: readonly StationOf[],
-  { shop, order }: BatchInput
+  { shop, order, progress = NOTHING_DONE }: BatchInput
 ): PlannedLine {
   const { line, item } = context;
   const own = hoopings.filter(({ lineId }) => lineId === line.id);
@@ -29,6 +30,7 @@ export function lineOf(
     quantity: line.quantity,
     copies,
     done,
+    good: piecesDone({ lines: [line] }, progress, () => stages.length - 1)[0]?.pieces ?? 0,
     hoopId: hoop.id,
     capacity: last ? context.capacity(last, station.machine, hoop) : 0,
     words: wordsOf(
@@ -80,17 +82,8 @@ function timeFor(
       if (!times) continue;
       const setUp = sizes.has(`${hoopId} ${each}`) ? 0 : times.setUp;
       sizes.add(`${hoopId} ${each}`);
-      const table = times.finish.reduce(
-        (all, { kind, seconds }) => all + (kind === 'hands' ? seconds : 0),
-        0
-      );
-      const onMachine = times.segments.reduce((all, { seconds }) => all + seconds, 0);
-      const held = times.segments.reduce(
-        (all, { kind, seconds }) => all + (kind === 'needle' ? 0 : seconds),
-        0
-      );
-      sum.hands += setUp + times.load + held + times.off + table;
-      sum.machine += setUp + onMachine;
+      sum.hands += setUp + handSeconds(times);
+      sum.machine += setUp + machineSeconds(times);
     }
   });
   return sum;

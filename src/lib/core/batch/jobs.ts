@@ -44,7 +44,7 @@ export function beganJob(
   stations: readonly StationOf[],
   { hoops }: Pick<Shop, 'hoops'>
 ): { job: Job } | { table: Problem['table'][number] } | null {
-  const { stage: index, copies: total, stationId, hoopId, runId } = begun;
+  const { stage: index, copies: total, stationId, hoopId, runId, way } = begun;
   const hoop = hoops.find(({ id }) => id === hoopId);
   const at = stations.findIndex(({ id }) => id === stationId);
   const station = stations[at];
@@ -52,14 +52,15 @@ export function beganJob(
   if (!hoop || !station || !stage) return null;
   const heads = Math.min(station.heads, total);
   const steps = context
-    .stepsOf(stage, { total, heads }, station.machine, hoop)
+    .stepsOf(stage, { total, heads }, station.machine, hoop, way)
     .filter(({ step }) => !begun.done.includes(step.id));
   const times = context.timesOf(steps, total, stage, station.machine, hoop);
-  if (!steps.some(({ phase }) => phase === 'machine'))
+  if (!steps.some(({ phase }) => phase === 'machine')) {
+    const wash = washName([times]);
     return {
       table: {
         id: runId,
-        wash: washName([times]),
+        wash,
         work: [
           {
             kind: 'hands',
@@ -70,10 +71,13 @@ export function beganJob(
             once: true
           },
           ...times.finish,
-          ...times.wash
-        ]
+          // Dry already, what is left of it is done for these pieces alone.
+          ...(wash === null ? times.wash : [])
+        ],
+        washed: wash === null ? [] : times.wash
       }
     };
+  }
   const loading = times.load + times.threading;
   const own: JobTimes = {
     ...times,

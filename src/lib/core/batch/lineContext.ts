@@ -1,4 +1,3 @@
-import { sizeOverLines } from './reach';
 import {
   areaOf,
   layOut,
@@ -15,6 +14,7 @@ import { defaultSetup, type Hoop, type Machine, type Setup, type Shop } from '$l
 import { bobbinAfter } from './bobbins';
 import { copiesPerHead, hoopingSteps, type Copies, type HoopingContext } from './hoopingSteps';
 import type { JobTimes } from './problem';
+import { reachBeyond } from './reach';
 import type { OrderLine, Way } from './schema';
 import { stagesOf, type PhasedStep, type Stage } from './stages';
 import { compareWays, type WayCost } from './ways';
@@ -45,6 +45,9 @@ export interface StationOf {
  * The machines of an order, heads that run apart each by itself.
  *
  * @param ids machines wanted; all of them where empty
+ *
+ * @example
+ * stationsOf(shopWithFourHeadsApart, []).map(({ id }) => id) // ['multi/1', 'multi/2', 'multi/3', 'multi/4']
  */
 export function stationsOf({ machines }: Pick<Shop, 'machines'>, ids: readonly string[]): StationOf[] {
   const wanted = machines.filter(({ id }) => ids.length === 0 || ids.includes(id));
@@ -108,7 +111,7 @@ export class LineContext {
         this.item,
         this.variantId,
         stage.hoopingIds,
-        sizeOverLines(this.planOf(machine, hoop), stage, this.item)
+        reachBeyond(this.planOf(machine, hoop), stage, this.item)
       )
     );
   }
@@ -172,8 +175,14 @@ export class LineContext {
     return way && ways.includes(way) ? way : (ways[0] ?? 'copy-by-copy');
   }
 
-  stepsOf(stage: Stage, copies: Copies, machine: Machine, hoop: Hoop): PhasedStep[] {
-    const way = this.wayOf(stage, copies, machine, hoop);
+  /** Steps of a hooping, in the quickest way or the one its run follows. */
+  stepsOf(
+    stage: Stage,
+    copies: Copies,
+    machine: Machine,
+    hoop: Hoop,
+    way: Way = this.wayOf(stage, copies, machine, hoop)
+  ): PhasedStep[] {
     return this.#once(
       `steps ${stage.index} ${machine.id} ${hoop.id} ${copies.total}/${copies.heads} ${way}`,
       () => hoopingSteps(stage, copies, way, this.contextOf(machine, hoop))

@@ -1,6 +1,7 @@
 import { fitIn } from './calendar';
 import type { Problem } from './problem';
 import { washesOf } from './washes';
+import { machineSeconds } from './work';
 
 /**
  * When an order would be done by somebody who does one hooping after another, each on the machine that takes least, and
@@ -18,9 +19,7 @@ export function oneByOne(problem: Problem): number {
   };
   const kinds = stations.map(({ kind }) => kind);
   for (const { on, kind, begun } of jobs) {
-    const takes = on.map((times) =>
-      times ? times.segments.reduce((sum, { seconds }) => sum + seconds, 0) : Infinity
-    );
+    const takes = on.map((times) => (times ? machineSeconds(times) : Infinity));
     const machine = begun ?? takes.indexOf(Math.min(...takes));
     const times = on[machine];
     if (!times) continue;

@@ -12,6 +12,7 @@ import type { Job, Problem, Station } from './problem';
 import { copiesOf, NOTHING_DONE, type Begun, type Progress } from './progress';
 import type { Order } from './schema';
 import { searchSchedule, worth, type Found, type SearchOptions } from './search';
+import { sharedHoops } from './sharedHoops';
 import { secondsBetween, weekdayOf } from './wallTime';
 
 /** What a plan of an order is made from. */
@@ -119,7 +120,8 @@ export function planBatch(input: BatchInput, options: BatchOptions = {}): BatchP
     })
   });
   const last = worth(found.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found } : chosen;
-  return describe(last, lines, stations, input, problems);
+  const plan = describe(last, lines, stations, input, problems);
+  return { ...plan, shared: sharedHoops(lines, plan.hoopings, stations, input) };
 }
 
 function linePlan(

@@ -53,7 +53,7 @@ export interface Problem {
   /** When work may begin, s from the midnight before. */
   start: number;
   /** What is left to do at the table for pieces already off the machine. */
-  table: { id: string; work: TableWork[]; wash: string | null }[];
+  table: { id: string; work: TableWork[]; wash: string | null; washed: TableWork[] }[];
   /** On a spool, m. */
   spoolMetres: number;
 }

@@ -1,4 +1,4 @@
-import { foldRun, type Run } from '$lib/core/run';
+import { foldRun, type Run, type Way } from '$lib/core/run';
 import { piecesToStitch, type Order, type OrderLine } from './schema';
 
 /** A hooping of an order that is under way: what is done of it, by the ids of its steps. */
@@ -9,6 +9,8 @@ export interface Begun {
   copies: number;
   stationId: string;
   hoopId: string;
+  /** The way its steps were made for; the quickest where nobody wrote it down. */
+  way: Way | undefined;
   names: string[];
   done: string[];
 }
@@ -35,7 +37,7 @@ export function progressOf(runs: readonly Run[]): Progress {
   const progress: Progress = { done: [], begun: [], named: [] };
   for (const { id, order, plan, events } of runs) {
     if (!order) continue;
-    const { lineId, stage, copies, stationId, hoopId, names } = order;
+    const { lineId, stage, copies, stationId, hoopId, way, names } = order;
     const state = foldRun(plan.steps, events);
     if (state.phase === 'finished') {
       progress.done.push({ lineId, stage, copies });
@@ -48,6 +50,7 @@ export function progressOf(runs: readonly Run[]): Progress {
         copies,
         stationId,
         hoopId,
+        way,
         names,
         done: plan.steps.flatMap((step, at) => (state.done[at] ? step.id : []))
       });

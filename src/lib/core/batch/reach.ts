@@ -5,8 +5,11 @@ import type { Stage } from './stages';
 /**
  * How far the pieces laid in a stage reach beyond the line they cover, mm: the largest of them. Pieces cut to shape before
  * they are laid do not reach beyond anything.
+ *
+ * @example
+ * reachBeyond(tabPlan, tabStage, badgerTab) // 13: a front of 55 × 120 over a line of 30 × 94
  */
-export function sizeOverLines({ cuts }: Pick<Plan, 'cuts'>, { steps }: Stage, { pieces }: Item): number {
+export function reachBeyond({ cuts }: Pick<Plan, 'cuts'>, { steps }: Stage, { pieces }: Item): number {
   const laid = new Set(
     steps.flatMap(({ step: { op } }) => (op?.do === 'lay' && op.side === 'above' ? op.pieceId : []))
   );

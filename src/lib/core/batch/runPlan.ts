@@ -25,14 +25,14 @@ export function hoopingPlan(
   const hoop = shop.hoops.find(({ id }) => id === hooping.hoopId);
   if (!line || !station || !hoop) return null;
   const { machine } = station;
-  const context = new LineContext({ ...line, way: hooping.way }, item, setup, shop);
+  const context = new LineContext(line, item, setup, shop);
   const stage = context.stagesOf(machine, hoop)[hooping.stage];
   if (!stage) return null;
   const made = context.planOf(machine, hoop);
   const copies = { total: hooping.copies, heads: hooping.heads.length };
   const hooped = new Set(item.hoopings.flatMap((each) => each.hooped));
   const setUp = made.steps.filter(({ op }) => op?.do === 'set-up');
-  const own = context.stepsOf(stage, copies, machine, hoop).map(({ step }) => step);
+  const own = context.stepsOf(stage, copies, machine, hoop, hooping.way).map(({ step }) => step);
   const steps = [...setUp, ...own].map((step, at): PlanStep => ({ ...step, number: at + 1 }));
   const stops = steps.flatMap(({ stop }) => stop ?? []);
   const each = stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0);

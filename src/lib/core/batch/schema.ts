@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Placement } from '$lib/core/hooping';
+import { Way, WAYS } from '$lib/core/run';
 
 export const ORDER_VERSION = 1;
 
@@ -10,10 +11,7 @@ export const WallTime = z.iso.datetime({ local: true, error: 'give a day and a t
 const MinuteOfDay = z.number().int().min(0).max(1440);
 const Money = z.number('give an amount').min(0, 'not below 0').max(1_000_000);
 
-/** How the copies in one hoop are stitched. */
-export const WAYS = ['copy-by-copy', 'colour-by-colour', 'lines-first'] as const;
-export const Way = z.enum(WAYS);
-export type Way = z.infer<typeof Way>;
+export { WAYS, Way };
 
 /** Where one item repeats on something larger than a hoop. */
 export const Repeats = z.discriminatedUnion('of', [

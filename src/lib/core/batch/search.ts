@@ -2,6 +2,7 @@ import { seeded } from '$lib/core/units';
 import { decode, URGENCIES, type Decisions } from './decode';
 import { lowerBound, type Bound } from './bound';
 import type { JobTimes, Problem, Schedule } from './problem';
+import { machineSeconds, tableSeconds } from './work';
 
 export interface SearchOptions {
   /** Schedules that are worked out at most. */
@@ -90,11 +91,9 @@ function provenBest({ finish, worked }: Schedule, bound: Bound, { start }: Probl
   return near(finish, bound.finish) && near(worked, bound.worked);
 }
 
-/** Time of a job on a machine with the hands it takes, s. */
-const takes = ({ segments, load, off, finish }: JobTimes): number =>
-  load +
-  off +
-  [...segments, ...finish].reduce((sum, { kind, seconds }) => sum + (kind === 'wait' ? 0 : seconds), 0);
+/** Time of a job on a machine, and at the table, s. */
+const takes = (times: JobTimes): number =>
+  times.load + machineSeconds(times) + times.off + tableSeconds(times.finish);
 
 /** Jobs shared out so that machines end at about the same time: the longest first, or kind by kind. */
 function firstQueues({ jobs, stations }: Problem): number[][][] {

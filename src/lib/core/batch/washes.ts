@@ -18,11 +18,7 @@ export function washesOf({ jobs, table, start }: Problem): Map<string, Wash> {
     found.set(name, { ...wash, work: together(wash.work, work), waitsFor: wash.waitsFor + 1 });
   };
   for (const job of jobs) add(job.wash, washOf(job));
-  for (const { wash, work } of table)
-    add(
-      wash,
-      work.filter(({ what }) => isShared(what))
-    );
+  for (const { wash, washed } of table) add(wash, washed);
   return found;
 }
 
@@ -30,9 +26,6 @@ export function washesOf({ jobs, table, start }: Problem): Map<string, Wash> {
 export function washOf({ on }: Job): TableWork[] {
   return on.find((times) => times !== null)?.wash ?? [];
 }
-
-/** Work that parts wait for together. */
-export const isShared = (what: string): boolean => ['rinse', 'wait soak', 'wait dry'].includes(what);
 
 /**
  * Two lists of work as one: a rinse or a wait is shared and as long as the longer one; what is done piece by piece adds up.

@@ -158,3 +158,33 @@ function threadUse(stops: readonly PlanStep[]): WorkTimes['threads'] {
     if (thread && stop) used.set(thread.name, (used.get(thread.name) ?? 0) + stop.upperMetres);
   return [...used].map(([name, metres]) => ({ name, metres }));
 }
+
+const sumOf = (
+  parts: readonly { kind: string; seconds: number }[],
+  counts: (kind: string) => boolean
+): number => parts.reduce((sum, { kind, seconds }) => sum + (counts(kind) ? seconds : 0), 0);
+
+/** Time a hooping takes the machine, hands that it waits for included, s. */
+export function machineSeconds({ segments }: Pick<WorkTimes, 'segments'>): number {
+  return sumOf(segments, () => true);
+}
+
+/** Hands among some pieces of work at the table, s; waiting is left out. */
+export function tableSeconds(work: readonly TableWork[]): number {
+  return sumOf(work, (kind) => kind === 'hands');
+}
+
+/**
+ * Hands a hooping takes, at the machine and at the table, s; set-up, first threading and what is washed together left out.
+ *
+ * @example
+ * handSeconds({ load: 120, segments: [hands(20), needle(1500), hands(15)], off: 75, finish: [] }) // 230
+ */
+export function handSeconds({
+  load,
+  segments,
+  off,
+  finish
+}: Pick<WorkTimes, 'load' | 'segments' | 'off' | 'finish'>): number {
+  return load + sumOf(segments, (kind) => kind !== 'needle') + off + tableSeconds(finish);
+}

@@ -64,6 +64,11 @@ export const RunEvent = z.object({
 export type RunEvent = z.infer<typeof RunEvent>;
 export type RunEventType = RunEvent['type'];
 
+/** How the copies in one hoop are stitched. */
+export const WAYS = ['copy-by-copy', 'colour-by-colour', 'lines-first'] as const;
+export const Way = z.enum(WAYS);
+export type Way = z.infer<typeof Way>;
+
 /** The hooping of an order that a run stitches. */
 export const RunOrder = z.object({
   orderId: z.string().min(1).max(120),
@@ -72,6 +77,7 @@ export const RunOrder = z.object({
   copies: z.number().int().min(1).max(500),
   stationId: z.string().min(1).max(200).describe('the machine, or one head of it'),
   hoopId: z.string().min(1).max(120),
+  way: Way.optional().describe('the quickest where missing'),
   names: z.array(z.string().max(60)).max(500).default([])
 });
 export type RunOrder = z.infer<typeof RunOrder>;

@@ -74,6 +74,8 @@
       <h2 id="in-order" class="text-xl">In order</h2>
       <p class="text-soft">
         {#if saved > 60}One hooping after another would take {formatMinutes(saved)} longer.{/if}
+        {plan.setUps === 1 ? 'One set-up.' : `${plan.setUps} set-ups.`}
+        {#if plan.spools > 0}{plan.spools === 1 ? 'One spool runs' : `${plan.spools} spools run`} out on the way.{/if}
         {#if longest}Longest away: {formatMinutes(longest.to - longest.from)} from {sayTime(
             from,
             longest.from

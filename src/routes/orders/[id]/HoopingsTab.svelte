@@ -32,7 +32,6 @@
   const perHead = $derived(Math.max(0, ...(hooping?.heads ?? [])));
   const key = $derived(hooping ? placedKey(hooping.hoopId, hooping.stage, perHead) : '');
   const ownPlaces = $derived(wish?.placed[key] !== undefined);
-  const recommended = $derived(line?.hoops.find((each) => each.recommended));
   const hoopName = (id: string): string => table.input.shop.hoops.find((each) => each.id === id)?.name ?? '';
 
   function place(placements: Placement[] | null): void {
@@ -163,12 +162,12 @@
             {/each}
           </tbody>
         </table>
-        {#if recommended}
+        {#if hooping}
           <p class="mt-1">
-            Gap {formatLength(gap, unit)}{#if recommended.pitch && line.hoopId === recommended.hoopId}, pitch {formatLength(
-                recommended.pitch.x,
-                unit
-              )} across and {formatLength(recommended.pitch.y, unit)} down{/if}.
+            Gap {formatLength(gap, unit)},
+            {hooping.pitch && hooping.copies > 1
+              ? `pitch ${formatLength(hooping.pitch.x, unit)} across and ${formatLength(hooping.pitch.y, unit)} down.`
+              : 'no even pitch.'}
             {line.words.charAt(0).toUpperCase() + line.words.slice(1)}.
           </p>
         {/if}

@@ -63,7 +63,9 @@
               <p class="text-soft">
                 {#if planned}
                   {#if planned.done > 0}<strong class="text-needle"
-                      >{planned.done} of {planned.copies} stitched</strong
+                      >{planned.done} of {planned.copies} stitched{line.spoiled > 0
+                        ? `, ${planned.good} good`
+                        : ''}</strong
                     >;&nbsp;left:&nbsp;{/if}{planned.words}
                 {/if}
               </p>

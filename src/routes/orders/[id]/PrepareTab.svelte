@@ -23,7 +23,7 @@
   onDestroy(() => cutting.stop());
   const wants = $derived(orderWants(table.input, plan));
   const made = $derived(
-    stash.value ? orderThreads(table.input, plan, stash.value) : { threads: [], bobbins: [] }
+    stash.value ? orderThreads(table.input, plan, stash.value, table.measured) : { threads: [], bobbins: [] }
   );
   const rows = $derived(stash.value ? shoppingList(wants, cutting.plans, stash.value, unit) : []);
   const strips = $derived(
