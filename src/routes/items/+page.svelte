@@ -1,5 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import type { DocumentError } from '$lib/core/documents';
   import { formatSize, otherUnit } from '$lib/core/units';
   import {
     bringItemBack,
@@ -11,7 +12,7 @@
     plannedItems,
     putItemAway
   } from '$lib/data';
-  import { MAX_ITEM_BYTES } from '$lib/ui/files';
+  import OpenFile from '$lib/ui/OpenFile.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
   import Times from '$lib/ui/Times.svelte';
@@ -22,7 +23,6 @@
   let search = $state('');
   let showAway = $state(false);
   let refused = $state('');
-  let picker = $state<HTMLInputElement>();
 
   const away = $derived((planned.value ?? []).filter(({ item }) => item.putAwayAt !== undefined));
   const shelf = $derived((planned.value ?? []).filter(({ item }) => item.putAwayAt === undefined));
@@ -58,17 +58,11 @@
     });
   }
 
-  async function open(files: FileList | null): Promise<void> {
-    refused = '';
-    const file = files?.[0];
-    if (!file) return;
-    if (file.size > MAX_ITEM_BYTES) {
-      refused = `${file.name} is larger than an item can be (5 MiB). Nothing was changed.`;
-      return;
-    }
-    const result = await importItem(await file.text(), freshId(), new Date().toISOString());
-    if (result.ok) await goto(`/items/${result.item.id}`);
-    else refused = `${file.name}: ${result.error.message} Nothing was changed.`;
+  async function open(text: string): Promise<DocumentError | null> {
+    const read = await importItem(text, freshId(), new Date().toISOString());
+    if (!read.ok) return read.error;
+    await goto(`/items/${read.item.id}`);
+    return null;
   }
 </script>
 
@@ -85,18 +79,7 @@
       bind:value={search}
     />
   {/if}
-  <button type="button" class="button" onclick={() => picker?.click()}>Open an item file</button>
-  <input
-    bind:this={picker}
-    type="file"
-    accept=".json,application/json"
-    class="hidden"
-    aria-label="Item file"
-    onchange={(event) => {
-      void open(event.currentTarget.files);
-      event.currentTarget.value = '';
-    }}
-  />
+  <OpenFile kind="item" onopen={open} onrefused={(why) => (refused = why)} />
   <a href="/items/new" class="button button-main">New item</a>
 </div>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import type { DocumentError } from '$lib/core/documents';
   import { piecesToStitch } from '$lib/core/batch';
   import {
     bringInDemo,
@@ -10,7 +11,7 @@
     ordersWithProgress,
     putOrderAway
   } from '$lib/data';
-  import { MAX_ITEM_BYTES } from '$lib/ui/files';
+  import OpenFile from '$lib/ui/OpenFile.svelte';
   import { Archive, ArchiveRestore } from '@lucide/svelte';
   import { format, parseISO } from 'date-fns';
   import { toast } from 'svelte-sonner';
@@ -18,7 +19,6 @@
   const table = live(() => null, ordersWithProgress);
   let showAway = $state(false);
   let refused = $state('');
-  let picker = $state<HTMLInputElement>();
   const shown = $derived(
     (table.value ?? []).filter(({ order }) => (order.putAwayAt !== undefined) === showAway)
   );
@@ -34,17 +34,11 @@
     );
     await goto(`/orders/${order.id}?tab=pieces`);
   }
-  async function open(files: FileList | null): Promise<void> {
-    refused = '';
-    const file = files?.[0];
-    if (!file) return;
-    if (file.size > MAX_ITEM_BYTES) {
-      refused = `${file.name} is larger than an order can be (5 MiB). Nothing was changed.`;
-      return;
-    }
-    const read = await importOrder(await file.text(), freshId(), new Date().toISOString());
-    if (read.ok) await goto(`/orders/${read.order.id}`);
-    else refused = `${file.name}: ${read.error.message} Nothing was changed.`;
+  async function open(text: string): Promise<DocumentError | null> {
+    const read = await importOrder(text, freshId(), new Date().toISOString());
+    if (!read.ok) return read.error;
+    await goto(`/orders/${read.order.id}`);
+    return null;
   }
   async function bringDemo(): Promise<void> {
     try {
@@ -65,18 +59,7 @@
 
 <div class="flex flex-wrap items-center gap-4">
   <h1 class="mr-auto text-3xl">{showAway ? 'Orders put away' : 'Orders'}</h1>
-  <button type="button" class="button" onclick={() => picker?.click()}>Open an order file</button>
-  <input
-    bind:this={picker}
-    type="file"
-    accept=".json,application/json"
-    class="hidden"
-    aria-label="Order file"
-    onchange={(event) => {
-      void open(event.currentTarget.files);
-      event.currentTarget.value = '';
-    }}
-  />
+  <OpenFile kind="order" onopen={open} onrefused={(why) => (refused = why)} />
   <button type="button" class="button button-main" onclick={() => void add()}>New order</button>
 </div>
 
