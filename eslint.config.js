@@ -2,65 +2,80 @@ import js from '@eslint/js';
 import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
-import { corePackages, coreRooms, libRooms } from './rooms.js';
+import { corePackages, coreRooms, libRooms, roomsFor } from './rooms.js';
 import svelteConfig from './svelte.config.js';
 
-const corePattern = (room) => ({
-  group: [`$lib/core/${room}`, `$lib/core/${room}/**`],
-  message: 'This core room may not import that one: the arrows are in rooms.js.'
+const escaped = (text) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
+const anyOf = (names) => names.map(escaped).join('|');
+
+/** Refuses every import that does not match one of these patterns: what nobody listed is no door. */
+const onlyFrom = (patterns, message) => ({
+  'no-restricted-imports': [
+    'error',
+    { patterns: [{ regex: `^(?!(?:${patterns.filter(Boolean).join('|')})$)`, message }] }
+  ]
 });
-const insideOnly = {
-  regex: '^\\$lib/core/[^/]+/.+',
-  message: 'Import a room through its index: nobody reaches past it.'
-};
-const upward = {
-  regex: '^(\\.\\./)+.*',
-  message: 'Stay in your own folder; name another room by its $lib path.'
-};
+
+/** A file of the same folder, a room by its index, a package or a part of it. */
+const beside = '\\./[^/]+';
+const roomIndex = (rooms) => rooms.length > 0 && `\\$lib/core/(?:${anyOf(rooms)})`;
+const packageOf = (packages) => packages.length > 0 && `(?:${anyOf(packages)})(?:/.*)?`;
+
+/** Clock, chance, network and page, by whatever door: the core takes them as arguments. */
+const impure = [
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'The core does not read the clock: take the time as an argument.'
+  },
+  {
+    selector: "CallExpression[callee.name='Date']",
+    message: 'The core does not read the clock: take the time as an argument.'
+  }
+];
+const dynamic = [
+  { selector: 'ImportExpression', message: 'Import by name at the top, so that the arrows can be seen.' },
+  {
+    selector: 'TSImportType',
+    message: 'Import the type by name at the top, so that the arrows can be seen.'
+  },
+  {
+    selector: "CallExpression[callee.name='require']",
+    message: 'Import by name at the top, so that the arrows can be seen.'
+  },
+  { selector: "MetaProperty[meta.name='import']", message: 'The core is the same wherever it runs.' }
+];
 
 /** One block a core room: which rooms and packages it may import. */
-const coreBlocks = Object.entries(coreRooms).map(([room, allowed]) => ({
-  files: [`src/lib/core/${room}/**/*.ts`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          ...Object.keys(coreRooms)
-            .filter((other) => !allowed.includes(other))
-            .map(corePattern),
-          insideOnly,
-          upward,
-          {
-            regex: `^(?!\\./|\\$lib/core/|(${corePackages.join('|')})$)`,
-            message: 'The core is pure: only its own rooms and the packages named in rooms.js.'
-          }
-        ]
-      }
-    ]
-  }
+const coreBlocks = coreRooms.map((room) => ({
+  files: [`src/lib/core/${room}/*.ts`],
+  rules: onlyFrom(
+    [beside, roomIndex(roomsFor(...room.split('/'))), packageOf(corePackages)],
+    'This core room has no door to that: wings import downwards, rooms by their index, packages as rooms.js lists them.'
+  )
 }));
 
 /** One block a room beside the core. */
-const libBlocks = Object.entries(libRooms).map(([room, allowed]) => ({
+const libBlocks = Object.entries(libRooms).map(([room, { rooms, packages }]) => ({
   files: [`src/lib/${room}/**/*.{ts,svelte}`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          insideOnly,
-          ...Object.keys(libRooms)
-            .filter((other) => other !== room && !allowed.includes(other))
-            .map((other) => ({
-              group: [`$lib/${other}`, `$lib/${other}/**`],
-              message: 'These rooms stand side by side: the arrows are in rooms.js.'
-            }))
-        ]
-      }
-    ]
-  }
+  rules: onlyFrom(
+    [
+      beside,
+      roomIndex(coreRooms),
+      // Components have no index: each is a file of its own. Another room is reached by its index.
+      room === 'ui' && '\\$lib/ui/.+',
+      rooms.length > 0 && `\\$lib/(?:${anyOf(rooms)})`,
+      packageOf(packages)
+    ],
+    'This room has no door to that: rooms beside the core are listed in rooms.js.'
+  )
 }));
+
+/** Refuses every file: for folders that stand in no table. */
+const unlisted = (files, ignores, message) => ({
+  files,
+  ignores,
+  rules: { 'no-restricted-syntax': ['error', { selector: 'Program', message }] }
+});
 
 export default ts.config(
   { ignores: ['build/', '.svelte-kit/', 'node_modules/', 'test-results/', 'static/', 'demo/'] },
@@ -92,7 +107,9 @@ export default ts.config(
       'no-restricted-globals': [
         'error',
         ...['window', 'document', 'navigator', 'location', 'localStorage', 'sessionStorage', 'indexedDB'],
-        ...['fetch', 'crypto', 'performance', 'setTimeout', 'setInterval', 'process', 'console']
+        ...['fetch', 'crypto', 'performance', 'setTimeout', 'setInterval', 'process', 'console'],
+        ...['globalThis', 'self', 'global', 'queueMicrotask', 'requestAnimationFrame', 'XMLHttpRequest'],
+        ...['WebSocket', 'EventSource', 'Worker', 'postMessage', 'eval', 'Function']
       ],
       'no-restricted-properties': [
         'error',
@@ -103,15 +120,33 @@ export default ts.config(
         },
         { object: 'Math', property: 'random', message: 'The core takes its chance from a seeded generator.' }
       ],
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
-          message: 'The core does not read the clock: take the time as an argument.'
-        }
-      ]
+      'no-restricted-syntax': ['error', ...impure, ...dynamic]
     }
   },
   ...coreBlocks,
-  ...libBlocks
+  ...libBlocks,
+  {
+    files: ['src/routes/**/*.{ts,svelte}', 'src/*.ts'],
+    ignores: ['src/service-worker.ts'],
+    rules: onlyFrom(
+      [
+        '(?:\\.{1,2}/)+(?!.*lib/).*',
+        roomIndex(coreRooms),
+        `\\$lib/(?:${anyOf(Object.keys(libRooms).filter((room) => room !== 'ui'))}|ui/.+)`,
+        // Packages are their own; the core is reached by its rooms.
+        '(?!\\$lib)[^.].*'
+      ],
+      'A screen reaches a room by its index, and nothing behind it.'
+    )
+  },
+  unlisted(
+    ['src/lib/core/**/*.ts'],
+    coreRooms.map((room) => `src/lib/core/${room}/*.ts`),
+    'This folder stands in no table: name its wing and room in rooms.js.'
+  ),
+  unlisted(
+    ['src/lib/**/*.{ts,svelte}'],
+    ['src/lib/core/**', ...Object.keys(libRooms).map((room) => `src/lib/${room}/**`)],
+    'This folder stands in no table: name it in rooms.js.'
+  )
 );

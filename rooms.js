@@ -1,71 +1,47 @@
 /**
- * The rooms of the application and the doors between them. ESLint reads this table (eslint.config.js);
- * a test proves that a forbidden import is caught. Arrows point one way:
- * routes -> ui, data, files, workers -> core, and inside core from plan and run down to units.
+ * The rooms of the application and the doors between them. ESLint reads this table (eslint.config.js) and refuses
+ * whatever it does not list; tests/unit/rooms.test.ts proves that. Arrows point one way: routes -> ui, data, files,
+ * workers -> core, and inside the core from a wing down to the wings below it.
  */
 
-/** Rooms of src/lib/core, each with the core rooms it may import. */
-export const coreRooms = {
-  units: [],
-  geometry: ['units'],
-  item: ['units', 'geometry'],
-  shop: ['units', 'item'],
-  drawing: ['units', 'geometry'],
-  stitch: ['units', 'geometry', 'item'],
-  thread: ['units', 'item', 'shop'],
-  intake: ['units', 'geometry', 'item', 'drawing', 'stitch', 'thread'],
-  constructions: ['units', 'geometry', 'item', 'shop', 'stitch', 'intake'],
-  time: ['units', 'geometry', 'item', 'shop', 'thread'],
-  stash: ['units', 'geometry', 'item', 'shop'],
-  strips: ['units'],
-  cutting: ['units', 'geometry', 'item', 'shop'],
-  sheet: ['units', 'geometry', 'item', 'shop', 'thread', 'time'],
-  stack: ['units', 'geometry', 'item', 'stitch', 'sheet'],
-  plan: [
-    'units',
-    'geometry',
-    'item',
-    'shop',
-    'stitch',
-    'intake',
-    'thread',
-    'time',
-    'cutting',
-    'sheet',
-    'stack'
-  ],
-  checks: ['units', 'geometry', 'item', 'shop', 'stack', 'plan'],
-  threadplan: ['units', 'geometry', 'item', 'shop', 'stash', 'stitch', 'thread', 'stack', 'plan', 'checks'],
-  cutplan: ['units', 'geometry', 'item', 'shop', 'stash', 'strips', 'cutting', 'plan'],
-  templates: ['units', 'geometry', 'item', 'cutting', 'plan'],
-  hooping: ['units', 'geometry', 'item', 'shop', 'stitch'],
-  machine: ['units', 'plan'],
-  run: ['units', 'item', 'shop', 'time', 'cutting', 'thread', 'stack', 'plan', 'threadplan', 'machine'],
-  batch: [
-    'units',
-    'geometry',
-    'item',
-    'shop',
-    'stash',
-    'thread',
-    'time',
-    'cutting',
-    'plan',
-    'cutplan',
-    'threadplan',
-    'hooping',
-    'run'
-  ],
-  documents: ['units', 'item', 'shop', 'stash', 'plan', 'cutplan', 'run', 'batch']
-};
-
-/** Rooms of src/lib, each with the others it may import. Every room may import the core. */
-export const libRooms = {
-  data: [],
-  ui: [],
-  files: [],
-  workers: ['files'],
-  server: ['files']
+/**
+ * The wings of src/lib/core from its foot to its top. A room may import every room of the wings below its own, and of its
+ * own wing the rooms named here; a room may only name rooms that stand before it, so there is no circle.
+ */
+export const wings = {
+  base: { units: [], geometry: ['units'] },
+  documents: {
+    item: [],
+    shop: ['item'],
+    stash: ['item'],
+    cutJob: ['stash'],
+    plan: ['item', 'shop'],
+    run: ['item', 'plan', 'shop'],
+    order: ['run'],
+    files: ['item', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
+  },
+  solvers: {
+    strips: [],
+    stopOrder: [],
+    needles: [],
+    bobbins: [],
+    nesting: [],
+    schedule: [],
+    regression: []
+  },
+  stitching: { stitches: [], thread: [] },
+  craft: { operations: [], constructions: ['operations'] },
+  reading: { drawings: [], papers: ['drawings'], matching: ['papers'] },
+  making: {
+    stack: [],
+    sizes: [],
+    time: [],
+    plan: ['stack', 'sizes', 'time'],
+    checks: ['stack', 'plan']
+  },
+  preparing: { stash: [], cutting: ['stash'], threads: ['stash'], templates: [] },
+  running: { standIn: [], runs: ['standIn'], learning: ['runs'] },
+  ordering: { copies: [], hoopings: ['copies'], day: ['copies', 'hoopings'], quote: ['hoopings', 'day'] }
 };
 
 /** Packages the core may use: pure computation, no page, no storage, no network. */
@@ -80,3 +56,36 @@ export const corePackages = [
   'tinyqueue',
   'ml-matrix'
 ];
+
+/** Rooms of src/lib beside the core: the other rooms, and the packages, each may import. Every one may import the core. */
+export const libRooms = {
+  data: { rooms: [], packages: ['dexie', 'date-fns'] },
+  files: { rooms: [], packages: ['fflate', 'ics', 'papaparse', 'pdf-lib', 'pdfjs-dist'] },
+  ui: {
+    rooms: [],
+    packages: ['svelte', '$app', '@lucide/svelte', 'bits-ui', 'chart.js', 'culori', 'svelte-sonner']
+  },
+  workers: { rooms: ['files'], packages: ['comlink', '$app', 'svelte'] },
+  server: { rooms: ['files'], packages: ['@sveltejs/kit', 'node:crypto', 'zod', '$env'] }
+};
+
+/** The wings below one, lowest first. */
+const below = (wing) => Object.keys(wings).slice(0, Object.keys(wings).indexOf(wing));
+
+/**
+ * The core rooms that a core room may import, as `wing/room`.
+ *
+ * @example
+ * roomsFor('base', 'geometry') // ['base/units']
+ */
+export function roomsFor(wing, room) {
+  return [
+    ...below(wing).flatMap((lower) => Object.keys(wings[lower]).map((each) => `${lower}/${each}`)),
+    ...wings[wing][room].map((each) => `${wing}/${each}`)
+  ];
+}
+
+/** Every core room as `wing/room`. */
+export const coreRooms = Object.entries(wings).flatMap(([wing, rooms]) =>
+  Object.keys(rooms).map((room) => `${wing}/${room}`)
+);

@@ -1,5 +1,5 @@
 /** The items of the demo stall, as someone who keeps the stall would have set them up. */
-import { editStep, removeStep, type Item } from '../src/lib/core/item';
+import { editStep, type Item, removeStep } from '$lib/core/documents/item';
 
 export interface Wish {
   id: string;

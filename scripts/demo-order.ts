@@ -1,4 +1,4 @@
-import { DEFAULT_BENCH, DEFAULT_RATES, newLine, type Order } from '../src/lib/core/batch';
+import { DEFAULT_BENCH, DEFAULT_RATES, newLine, type Order } from '$lib/core/documents/order';
 
 /** The stall’s order for a weekend: tabs with names, patches, and lace that dries overnight. */
 export const order: Order = {

@@ -1,6 +1,6 @@
 /** The cupboard of the demo stall. */
-import { ClothEntry, CountedEntry, STASH_VERSION, ThreadEntry, type Stash } from '../src/lib/core/stash';
-import { MM_PER_INCH } from '../src/lib/core/units';
+import { MM_PER_INCH } from '$lib/core/base/units';
+import { ClothEntry, CountedEntry, type Stash, STASH_VERSION, ThreadEntry } from '$lib/core/documents/stash';
 
 const inches = (value: number): number => value * MM_PER_INCH;
 type ClothWish = Partial<ClothEntry> & Pick<ClothEntry, 'id' | 'name' | 'kind' | 'form' | 'width' | 'height'>;

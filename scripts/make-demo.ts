@@ -1,15 +1,16 @@
 /** Writes the demo documents to demo/: `npm run make-demo`. The same code gives the same files. */
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
-import { align, assemble, constructionOf } from '../src/lib/core/constructions';
-import { readChart } from '../src/lib/core/intake';
-import type { Item } from '../src/lib/core/item';
-import { plan } from '../src/lib/core/plan';
-import type { Run, RunEvent } from '../src/lib/core/run';
-import { seeded } from '../src/lib/core/units';
 import { wishes, type Wish } from './demo-items';
 import { order } from './demo-order';
 import { stash } from './demo-stash';
-import { defaultSetup, defaultShop, type Setup, type Shop } from '../src/lib/core/shop';
+import { seeded } from '$lib/core/base/units';
+import type { Item } from '$lib/core/documents/item';
+import type { Run, RunEvent } from '$lib/core/documents/run';
+import { defaultSetup, defaultShop, type Setup, type Shop } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
+import { align, assemble } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
+import { constructionOf } from '$lib/core/craft/constructions';
 
 const shop: Shop = {
   ...defaultShop('shop'),

@@ -10,7 +10,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { BROWSER } from '../playwright.config';
-import { seeded } from '../src/lib/core/units';
+import { seeded } from '$lib/core/base/units';
 import { stitchIt } from '../tests/e2e/support/page';
 import { build, serve } from './lib.mjs';
 

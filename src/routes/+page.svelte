@@ -1,11 +1,12 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { assemble, constructionOf } from '$lib/core/constructions';
-  import { plan } from '$lib/core/plan';
-  import { foldRun, lessonWords, taughtBy, timesFrom } from '$lib/core/run';
-  import { defaultShop } from '$lib/core/shop';
-  import { runningShort } from '$lib/core/stash';
-  import { formatMinutes } from '$lib/core/units';
+  import { formatMinutes } from '$lib/core/base/units';
+  import { defaultShop } from '$lib/core/documents/shop';
+  import { plan } from '$lib/core/making/plan';
+  import { runningShort } from '$lib/core/preparing/stash';
+  import { assemble } from '$lib/core/reading/matching';
+  import { lessonWords, taughtBy } from '$lib/core/running/learning';
+  import { foldRun, timesFrom } from '$lib/core/running/runs';
   import {
     bringInDemo,
     eventsOf,
@@ -24,6 +25,7 @@
   import { format, isToday } from 'date-fns';
   import { toast } from 'svelte-sonner';
   import BackupPanel from './BackupPanel.svelte';
+  import { constructionOf } from '$lib/core/craft/constructions';
 
   const shelved = live(() => null, plannedItems);
   const open = live(

@@ -1,8 +1,7 @@
 /** Schedules of random orders against a bound nothing can beat, and that bound against exact schedules. */
-import { lowerBound } from '../../src/lib/core/batch/bound';
-import { searchSchedule } from '../../src/lib/core/batch/search';
-import { oneByOne } from '../../src/lib/core/batch/oneByOne';
-import { seeded } from '../../src/lib/core/units';
+import { seeded } from '$lib/core/base/units';
+import { oneByOne, searchSchedule } from '$lib/core/solvers/schedule';
+import { lowerBound } from '$lib/core/solvers/schedule/bound';
 import { exactSchedule } from '../unit/support/exactSchedule';
 import { randomOrder } from '../unit/support/randomOrders';
 

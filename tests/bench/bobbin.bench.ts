@@ -1,5 +1,5 @@
 /** The bobbin plan against every plan there is, on the whole objective, and its promise on longer items. */
-import { planBobbins, type BobbinChange, type BobbinStop } from '../../src/lib/core/thread';
+import { type BobbinChange, type BobbinStop, planBobbins } from '$lib/core/solvers/bobbins';
 import { bruteBobbins, randomBobbinStops } from '../unit/support/bruteForce';
 
 const SMALL = 400;

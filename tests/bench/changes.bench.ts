@@ -1,5 +1,5 @@
 /** The order of stops against every order there is, and against the file’s own order on longer items. */
-import { bestOrder, compareCosts, orderCost } from '../../src/lib/core/thread';
+import { bestOrder, compareCosts, orderCost } from '$lib/core/solvers/stopOrder';
 import { bruteOrder, randomTasks } from '../unit/support/bruteForce';
 
 const SMALL = 240;

@@ -2,9 +2,9 @@
  * What the checks catch: every construction intact, and with every kind of mistake made from its operations. A change
  * is a mistake only where it breaks what the construction declares; `--list` names every mistake that is missed.
  */
-import { review, type Finding } from '../../src/lib/core/checks';
-import type { Item } from '../../src/lib/core/item';
-import type { Setup } from '../../src/lib/core/shop';
+import type { Item } from '$lib/core/documents/item';
+import type { Setup } from '$lib/core/documents/shop';
+import { type Finding, review } from '$lib/core/making/checks';
 import { benchShop, intactCases } from './support/intact';
 import { changesOf, needing, type Change } from './support/mistakes';
 

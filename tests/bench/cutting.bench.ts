@@ -3,7 +3,7 @@
  * lists; on all of them against a packing library that may place without straight cuts. Same pieces, same width.
  */
 import { MaxRectsPacker, PACKING_LOGIC, Rectangle } from 'maxrects-packer';
-import { layOut, usedHeight, type Wanted } from '../../src/lib/core/strips';
+import { layOutPieces, usedHeight, type Wanted } from '$lib/core/solvers/strips';
 import { cutList, zeroWaste, type CutCase } from './support/cutLists';
 import { seeded } from './support/random';
 
@@ -42,7 +42,7 @@ function ourLength({ width, wanted }: CutCase): number {
     perMm: 1,
     whole: 0
   };
-  const layout = layOut(wanted, [cloth]);
+  const layout = layOutPieces(wanted, [cloth]);
   if (layout.unplaced.size > 0) throw new Error('Something found no place.');
   return usedHeight(layout.cloths[0]?.strips ?? []);
 }

@@ -3,11 +3,11 @@
  * each reader is printed; what a reader refuses is an answer like any other.
  */
 import { zipSync, strToU8 } from 'fflate';
-import { readSvg } from '../../src/lib/core/drawing';
-import { readChart, readPaper, rowsOfDrawing } from '../../src/lib/core/intake';
-import { readDocument } from '../../src/lib/core/documents';
-import { readStitchList } from '../../src/lib/core/stitch';
-import { parseLength } from '../../src/lib/core/units';
+import { parseLength } from '$lib/core/base/units';
+import { readDocument } from '$lib/core/documents/files';
+import { readSvg } from '$lib/core/reading/drawings';
+import { readChart, readPaper, rowsOfDrawing } from '$lib/core/reading/papers';
+import { readStitchList } from '$lib/core/stitching/stitches';
 import { openFile, readPdf, readZip } from '../../src/lib/files';
 import { trueCharts } from './support/chartTruths';
 import { PDF_LAYOUTS } from './support/pdfLayouts';

@@ -3,8 +3,8 @@
  * construction. A row counts only if number, name, colour, stitches and thread length all match.
  * With `--list` every row that went wrong is printed.
  */
-import { align } from '../../src/lib/core/constructions';
-import { readChart, readPaper, type ChartReading, type ReadRow } from '../../src/lib/core/intake';
+import { align } from '$lib/core/reading/matching';
+import { type ChartReading, readChart, readPaper, type ReadRow } from '$lib/core/reading/papers';
 import { readPdf } from '../../src/lib/files';
 import { trueCharts, type TrueChart, type TrueRow } from './support/chartTruths';
 import { PDF_LAYOUTS, UNSEEN_LAYOUTS } from './support/pdfLayouts';

@@ -1,8 +1,8 @@
 /** Hidden machines and people, five logged runs each; then the sixth, another item, is predicted. */
-import { plan } from '../../src/lib/core/plan';
-import { learnFromRuns } from '../../src/lib/core/run';
-import type { Estimate } from '../../src/lib/core/time';
-import { seeded } from '../../src/lib/core/units';
+import { seeded } from '$lib/core/base/units';
+import type { Estimate } from '$lib/core/documents/plan';
+import { plan } from '$lib/core/making/plan';
+import { learnFromRuns } from '$lib/core/running/learning';
 import {
   hiddenTruth,
   loggedRun,

@@ -1,9 +1,10 @@
 /** How long a plan takes: a 60-stop item, warm, and 200 items of the size of the demo’s. */
-import { align, assemble, constructionOf } from '../../src/lib/core/constructions';
-import { readChart } from '../../src/lib/core/intake';
-import type { Item } from '../../src/lib/core/item';
-import { plan } from '../../src/lib/core/plan';
-import { defaultShop } from '../../src/lib/core/shop';
+import type { Item } from '$lib/core/documents/item';
+import { defaultShop } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
+import { align, assemble } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
+import { constructionOf } from '$lib/core/craft/constructions';
 
 const shop = defaultShop('shop');
 

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { linesOf } from '../../src/lib/core/intake';
+import { linesOf } from '$lib/core/reading/papers/paper';
 import { readPdf } from '../../src/lib/files';
 import { badgerPdf } from './support/badgerPdf';
 import { expect, expectAccessible, loadDemo, test } from './support/page';

@@ -1,23 +1,21 @@
-import { editStop, forVariant, type Item } from '$lib/core/item';
-import { plan as planItem, planAndTrace } from '$lib/core/plan';
+import { editStop, forVariant, type Item } from '$lib/core/documents/item';
+import { FAULTS, type RunEvent, type RunEventType } from '$lib/core/documents/run';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { plan as planItem, planAndTrace } from '$lib/core/making/plan';
+import { needleSheet, planItemBobbins } from '$lib/core/preparing/threads';
 import {
   beforeStart,
-  FAULTS,
   faultSeconds,
   foldRun,
   gettingBack,
   mayStitchAt,
   mustCatch,
   recoveryFor,
-  spoolsInOrder,
   stepSeconds,
-  toPrepare,
-  type RunEvent,
-  type RunEventType
-} from '$lib/core/run';
-import { defaultSetup } from '$lib/core/shop';
-import { bobbinUse } from '$lib/core/thread';
-import { needleSheet, planItemBobbins } from '$lib/core/threadplan';
+  toPrepare
+} from '$lib/core/running/runs';
+import { spoolsInOrder } from '$lib/core/running/runs/beforeStart';
+import { bobbinUse } from '$lib/core/solvers/bobbins';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, badgerTab } from './support/badger';

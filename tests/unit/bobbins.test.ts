@@ -1,4 +1,4 @@
-import { bobbinUse, followBobbins, planBobbins, type BobbinStop } from '$lib/core/thread';
+import { type BobbinStop, bobbinUse, followBobbins, planBobbins } from '$lib/core/solvers/bobbins';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { bruteBobbins, randomBobbinStops } from './support/bruteForce';

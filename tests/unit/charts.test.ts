@@ -1,5 +1,5 @@
-import { align } from '$lib/core/constructions';
-import { readChart } from '$lib/core/intake';
+import { align } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import { patternOf } from './support/badger';
 

@@ -1,17 +1,17 @@
-import { review, type CheckResult, type Finding } from '$lib/core/checks';
 import {
   addHandStep,
   answerFinding,
   editStep,
   editStop,
   findStop,
-  moveStepAfter,
-  removeStep,
-  takeBackAnswer,
   type Item,
-  type Operation
-} from '$lib/core/item';
-import { defaultSetup } from '$lib/core/shop';
+  moveStepAfter,
+  type Operation,
+  removeStep,
+  takeBackAnswer
+} from '$lib/core/documents/item';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { type CheckResult, type Finding, review } from '$lib/core/making/checks';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem, NOW } from './support/badger';

@@ -1,9 +1,10 @@
-import { align, CONSTRUCTIONS, type Alignment } from '$lib/core/constructions';
-import { readChart } from '$lib/core/intake';
-import { brokenReferences, Item, stitchesOf, type Item as ItemType } from '$lib/core/item';
+import { brokenReferences, Item, type Item as ItemType, stitchesOf } from '$lib/core/documents/item';
+import { align, type Alignment } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, badgerTab, makeItem, patternOf } from './support/badger';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 const { expected } = patternOf('snap-tab').pattern;
 const keysOf = ({ matches }: Alignment): string[] => matches.map(({ keys }) => keys.join('+'));

@@ -1,16 +1,8 @@
-import {
-  chosen,
-  confirmCut,
-  newCutJob,
-  piecesIn,
-  undoCut,
-  type CutJob,
-  type Demand,
-  type KeptStrip,
-  type MaterialPlan
-} from '$lib/core/cutplan';
-import type { Hoop } from '$lib/core/shop';
-import type { ClothEntry, StashChange, StashEntry } from '$lib/core/stash';
+import { type CutJob, type KeptStrip, newCutJob } from '$lib/core/documents/cutJob';
+import type { Hoop } from '$lib/core/documents/shop';
+import type { ClothEntry, StashChange, StashEntry } from '$lib/core/documents/stash';
+import { chosen, confirmCut, type Demand, type MaterialPlan, undoCut } from '$lib/core/preparing/cutting';
+import { piecesIn } from '$lib/core/preparing/cutting/kept';
 import { expect } from 'chai';
 import { badgerShop, NOW } from './support/badger';
 import { clothOf, demandOf, placedOn, planned } from './support/cutting';

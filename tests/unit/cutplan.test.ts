@@ -1,19 +1,19 @@
+import { MM_PER_INCH } from '$lib/core/base/units';
+import { newCutJob } from '$lib/core/documents/cutJob';
+import type { MaterialKind } from '$lib/core/documents/item';
+import { defaultOffers, type Offer } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
 import {
-  demandsOf,
+  type Demand,
   entryBought,
   leftWords,
   letterOf,
-  newCutJob,
-  piecesIn,
+  type MaterialPlan,
   planCuts,
-  sequenceOf,
-  type Demand,
-  type MaterialPlan
-} from '$lib/core/cutplan';
-import type { MaterialKind } from '$lib/core/item';
-import { plan } from '$lib/core/plan';
-import { defaultOffers, type Offer } from '$lib/core/shop';
-import { MM_PER_INCH } from '$lib/core/units';
+  sequenceOf
+} from '$lib/core/preparing/cutting';
+import { demandsOf } from '$lib/core/preparing/cutting/demand';
+import { piecesIn } from '$lib/core/preparing/cutting/kept';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, makeItem } from './support/badger';

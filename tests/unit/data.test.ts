@@ -25,9 +25,9 @@ import {
   runDocument
 } from '$lib/data/runs';
 import { getShop, saveShop } from '$lib/data/shop';
-import { plan } from '$lib/core/plan';
-import { readValue } from '$lib/core/documents';
-import { defaultSetup } from '$lib/core/shop';
+import { readValue } from '$lib/core/documents/files';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
 

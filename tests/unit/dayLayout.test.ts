@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { newLine, planBatch, type BatchPlan } from '../../src/lib/core/batch';
+import { newLine } from '$lib/core/documents/order';
+import { type BatchPlan, planBatch } from '$lib/core/ordering/day';
 import { dayName, dayScenes } from '../../src/lib/ui/day/layout';
 import { machine, orderOf, patches, plainPatch, shopOf, SIX } from './support/orders';
 

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { newLine, planBatch, type BatchPlan, type Order } from '../../src/lib/core/batch';
-import { traceHoop } from '../../src/lib/core/hooping';
+import { newLine, type Order } from '$lib/core/documents/order';
+import { type BatchPlan, planBatch } from '$lib/core/ordering/day';
+import { traceHoop } from '$lib/core/ordering/copies';
 import { demoItem, demoSetup, demoShop } from './support/demo';
 import { orderOf } from './support/orders';
 

@@ -1,5 +1,5 @@
-import { DOCUMENTS, jsonSchema, readDocument, readValue, type DocumentKind } from '$lib/core/documents';
-import { DEFAULT_HAND_TIMES, defaultShop } from '$lib/core/shop';
+import { type DocumentKind, DOCUMENTS, jsonSchema, readDocument, readValue } from '$lib/core/documents/files';
+import { DEFAULT_HAND_TIMES, defaultShop } from '$lib/core/documents/shop';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { readdirSync, readFileSync } from 'node:fs';

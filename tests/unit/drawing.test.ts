@@ -1,9 +1,10 @@
-import { align, constructionOf, inPatternOrder } from '$lib/core/constructions';
-import { readSvg } from '$lib/core/drawing';
-import { extents, flattenCubic, pathArea, pathLength, type Point } from '$lib/core/geometry';
-import { colourOf, drawnAround, outlineChoices, rowsOfDrawing } from '$lib/core/intake';
+import { extents, flattenCubic, pathArea, pathLength, type Point } from '$lib/core/base/geometry';
+import { readSvg } from '$lib/core/reading/drawings';
+import { align, inPatternOrder } from '$lib/core/reading/matching';
+import { colourOf, drawnAround, outlineChoices, rowsOfDrawing } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { constructionOf } from '$lib/core/craft/constructions';
 
 const svg = (body: string, head = 'width="80mm" height="100mm" viewBox="0 0 160 200"'): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${body}</svg>`;

@@ -1,5 +1,5 @@
-import { plan } from '$lib/core/plan';
-import { cutSizes, simulate } from '$lib/core/stack';
+import { plan } from '$lib/core/making/plan';
+import { cutSizes, simulate } from '$lib/core/making/stack';
 import { hoopScene } from '$lib/ui/hoop/scene';
 import { layoutRibbon, ribbonSeconds, ribbonSteps, type RibbonStep } from '$lib/ui/ribbon/layout';
 import { stackScene, type StackScene } from '$lib/ui/stack/scene';

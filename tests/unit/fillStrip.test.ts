@@ -1,8 +1,8 @@
-import { stacksFor, stripHeights, waysToLie, type Lying, type Size } from '$lib/core/strips/columns';
-import { areaOf, bestRow, heightOf, takenBy } from '$lib/core/strips/fillStrip';
-import { cellFor, cellsOf, sizeInCells } from '$lib/core/strips/grid';
-import type { Cloth, Wanted } from '$lib/core/strips';
-import { seeded } from '$lib/core/units';
+import { seeded } from '$lib/core/base/units';
+import type { Cloth, Wanted } from '$lib/core/solvers/strips';
+import { type Lying, type Size, stacksFor, stripHeights, waysToLie } from '$lib/core/solvers/strips/columns';
+import { bestRow, heightOf, stripArea, takenBy } from '$lib/core/solvers/strips/fillStrip';
+import { cellFor, cellsOf, sizeInCells } from '$lib/core/solvers/strips/grid';
 import { expect } from 'chai';
 import fc from 'fast-check';
 
@@ -58,7 +58,7 @@ describe('filling a strip', () => {
     expect(stacks.map(({ value }) => value)).to.deep.equal([27, 21]);
     const row = { height: heightOf(stacks), stacks };
     expect(row.height).to.equal(9);
-    expect(areaOf(row)).to.equal(48);
+    expect(stripArea(row)).to.equal(48);
     expect([...takenBy(row)].sort()).to.deep.equal([
       [0, 1],
       [1, 1],

@@ -1,6 +1,6 @@
-import { review, type Finding } from '$lib/core/checks';
-import type { Item } from '$lib/core/item';
-import { defaultSetup, type Shop } from '$lib/core/shop';
+import type { Item } from '$lib/core/documents/item';
+import { defaultSetup, type Shop } from '$lib/core/documents/shop';
+import { type Finding, review } from '$lib/core/making/checks';
 import { expect } from 'chai';
 import { badgerShop, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';

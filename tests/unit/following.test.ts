@@ -1,9 +1,17 @@
 import 'fake-indexeddb/auto';
-import { advance, jobOf, newStandIn, obey, StandInSetup, type MachineEvent } from '$lib/core/machine';
-import { plan } from '$lib/core/plan';
-import { foldRun, nextCommand, type RunHead } from '$lib/core/run';
-import { defaultSetup } from '$lib/core/shop';
-import { seeded } from '$lib/core/units';
+import { seeded } from '$lib/core/base/units';
+import type { RunHead } from '$lib/core/documents/run';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
+import { foldRun, nextCommand } from '$lib/core/running/runs';
+import {
+  advance,
+  type MachineEvent,
+  machineJobOf,
+  newStandIn,
+  obey,
+  StandInSetup
+} from '$lib/core/running/standIn';
 import { db } from '$lib/data/db';
 import { appendEvent, appendFromMachine, eventsOf, lastTold, prepareRun, recentRuns } from '$lib/data/runs';
 import { expect } from 'chai';
@@ -31,7 +39,7 @@ describe('a run on two screens that follow one machine', () => {
   /** A whole tab, each event told to both screens, in bursts, with connections that break and tell again. */
   async function stitch(seed: number): Promise<MachineEvent[]> {
     const random = seeded(seed);
-    const job = jobOf(followed, 'run');
+    const job = machineJobOf(followed, 'run');
     const all: MachineEvent[] = [];
     let machine = newStandIn(
       StandInSetup.parse({ name: 'M', spm: 400, trimmer: false, faultsPer10k: 15, seed, hoop: job.hoop })

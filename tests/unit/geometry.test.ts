@@ -2,12 +2,12 @@ import {
   extents,
   mirrored,
   offsetPath,
+  type Path,
   pathArea,
   pathLength,
-  SHAPES,
   shapePath,
-  type Path
-} from '$lib/core/geometry';
+  SHAPES
+} from '$lib/core/base/geometry';
 import { expect } from 'chai';
 import fc from 'fast-check';
 

@@ -1,4 +1,6 @@
-import { colourOf, guessRole, isColourName, readChart } from '$lib/core/intake';
+import { colourOf, readChart } from '$lib/core/reading/papers';
+import { isColourName } from '$lib/core/reading/papers/colour';
+import { guessRole } from '$lib/core/reading/papers/roleGuess';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART } from './support/badger';

@@ -1,3 +1,4 @@
+import { newOperation } from '$lib/core/craft/operations';
 import {
   addHandStep,
   addThread,
@@ -5,13 +6,12 @@ import {
   editStep,
   editStop,
   findStop,
+  type Item,
   moveStep,
   moveStepAfter,
-  newOperation,
   removeStep,
-  stitchesOf,
-  type Item
-} from '$lib/core/item';
+  stitchesOf
+} from '$lib/core/documents/item';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerTab } from './support/badger';

@@ -1,17 +1,12 @@
-import { plan } from '$lib/core/plan';
-import { learnFromRuns, observed, type Run } from '$lib/core/run';
-import { DEFAULT_HAND_TIMES, defaultSetup } from '$lib/core/shop';
-import {
-  fromDefaults,
-  fromNormal,
-  halfRange,
-  handsEstimate,
-  learn,
-  needleEstimate,
-  type HandSeen,
-  type NeedleSeen
-} from '$lib/core/time';
-import { seeded } from '$lib/core/units';
+import { seeded } from '$lib/core/base/units';
+import type { Run } from '$lib/core/documents/run';
+import { DEFAULT_HAND_TIMES, defaultSetup } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
+import { fromDefaults, halfRange, handsEstimate, needleEstimate } from '$lib/core/making/time';
+import { fromNormal } from '$lib/core/making/time/estimate';
+import { learnFromRuns } from '$lib/core/running/learning';
+import { type HandSeen, learn, type NeedleSeen } from '$lib/core/running/learning/learn';
+import { observed } from '$lib/core/running/learning/observed';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { hiddenTruth, loggedRun, normal, reallyTakes, SPREAD } from '../bench/support/hiddenTruth';

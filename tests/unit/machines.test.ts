@@ -1,5 +1,5 @@
-import { reachWords, readReach } from '$lib/core/shop';
-import { StandInSetup, type Job } from '$lib/core/machine';
+import { reachWords, readReach } from '$lib/core/documents/shop';
+import { type MachineJob, StandInSetup } from '$lib/core/running/standIn';
 import {
   createMachine,
   findMachine,
@@ -13,7 +13,7 @@ import { expect } from 'chai';
 
 const setup = (more: Record<string, unknown> = {}): StandInSetup =>
   StandInSetup.parse({ name: 'Test', spm: 600, trimmer: false, faultsPer10k: 0, ...more });
-const job: Job = {
+const job: MachineJob = {
   ...{ id: 'j', name: 'Tab', hoop: 'hoop-100' },
   stops: [100, 50].map((stitches, at) => ({
     ...{ number: at + 1, stitches, thread: 'white', needle: 1, cap: null, bobbinMetres: 0, halt: false }

@@ -1,5 +1,5 @@
-import { align, type FixedMatch } from '$lib/core/constructions';
-import { readChart } from '$lib/core/intake';
+import { align, type FixedMatch } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, makeItem, patternOf } from './support/badger';

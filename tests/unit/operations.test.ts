@@ -1,15 +1,16 @@
-import { newOperation, OPERATION_LABELS, type Operation } from '$lib/core/item';
 import {
   cautionOf,
-  HOOP_AT_START,
+  handTime,
   hoopAfter,
   hoopWords,
   markOf,
-  wordingOf,
-  type HoopState
-} from '$lib/core/sheet';
-import { DEFAULT_HAND_TIMES, type Machine } from '$lib/core/shop';
-import { handTime } from '$lib/core/time';
+  newOperation,
+  OPERATION_LABELS,
+  wordingOf
+} from '$lib/core/craft/operations';
+import type { Operation } from '$lib/core/documents/item';
+import { HOOP_AT_START, type HoopState } from '$lib/core/documents/plan';
+import { DEFAULT_HAND_TIMES, type Machine } from '$lib/core/documents/shop';
 import { expect } from 'chai';
 import { badgerShop, badgerTab } from './support/badger';
 import { LAYING_STEPS } from './support/layingSteps';

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { expect } from 'chai';
-import { newLine, placedKey, type PlannedHooping } from '../../src/lib/core/batch';
-import { shapePath } from '../../src/lib/core/geometry';
+import { shapePath } from '$lib/core/base/geometry';
+import { newLine } from '$lib/core/documents/order';
+import { placedKey, type PlannedHooping } from '$lib/core/ordering/day';
 import { makeBackup, restoreBackup } from '../../src/lib/data/backup';
 import { db } from '../../src/lib/data/db';
 import {

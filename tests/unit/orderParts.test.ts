@@ -1,14 +1,5 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { newLine } from '../../src/lib/core/batch';
-import { bobbinAfter } from '../../src/lib/core/batch/bobbins';
-import { compose, shareOver, type ComposeInput } from '../../src/lib/core/batch/compose';
-import { HoopPool } from '../../src/lib/core/batch/hoopPool';
-import { LineContext, stationsOf } from '../../src/lib/core/batch/lineContext';
-import { stagesOf } from '../../src/lib/core/batch/stages';
-import { together } from '../../src/lib/core/batch/washes';
-import { workTimes, type TableWork } from '../../src/lib/core/batch/work';
-import { piecesPerFile } from '../../src/lib/core/constructions';
 import {
   convexHull,
   extents,
@@ -20,9 +11,19 @@ import {
   shapePath,
   shifted,
   simplified
-} from '../../src/lib/core/geometry';
-import { outlineOf } from '../../src/lib/core/hooping';
-import { plan } from '../../src/lib/core/plan';
+} from '$lib/core/base/geometry';
+import { piecesPerFile } from '$lib/core/craft/constructions';
+import { newLine } from '$lib/core/documents/order';
+import { plan } from '$lib/core/making/plan';
+import { outlineOf } from '$lib/core/ordering/copies';
+import { compose, LineContext, shareOver, stationsOf } from '$lib/core/ordering/hoopings';
+import { bobbinAfter } from '$lib/core/ordering/hoopings/bobbins';
+import type { ComposeInput } from '$lib/core/ordering/hoopings/compose';
+import { stagesOf } from '$lib/core/ordering/hoopings/stages';
+import { workTimes } from '$lib/core/ordering/hoopings/work';
+import type { TableWork } from '$lib/core/solvers/schedule';
+import { HoopPool } from '$lib/core/solvers/schedule/hoopPool';
+import { together } from '$lib/core/solvers/schedule/washes';
 import { demoItem, demoSetup, demoShop } from './support/demo';
 import { DEMO_STAGES } from './support/demoStages';
 import { machine, plainPatch, shopOf, SIX } from './support/orders';

@@ -1,9 +1,11 @@
 import { expect } from 'chai';
-import { newLine, piecesToStitch, planBatch, split, type BatchPlan } from '../../src/lib/core/batch';
-import { traceHoop } from '../../src/lib/core/hooping';
-import { LineContext, stationsOf } from '../../src/lib/core/batch/lineContext';
-import { compareWays } from '../../src/lib/core/batch/ways';
-import { secondsBetween, sayTime, wallTimeAt } from '../../src/lib/core/batch/wallTime';
+import { newLine, piecesToStitch } from '$lib/core/documents/order';
+import { type BatchPlan, planBatch, sayTime, wallTimeAt } from '$lib/core/ordering/day';
+import { secondsBetween } from '$lib/core/ordering/day/wallTime';
+import { traceHoop } from '$lib/core/ordering/copies';
+import { LineContext, stationsOf } from '$lib/core/ordering/hoopings';
+import { split } from '$lib/core/ordering/hoopings/compose';
+import { compareWays } from '$lib/core/ordering/hoopings/ways';
 import { machine, orderOf, patches, plainPatch, shopOf, SIX } from './support/orders';
 import { demoItem, demoShop } from './support/demo';
 

@@ -1,4 +1,5 @@
-import { matchInstructions, readChart, readPaper, threadMeaning, type ReadRow } from '$lib/core/intake';
+import { matchInstructions, readChart, readPaper, type ReadRow } from '$lib/core/reading/papers';
+import { threadMeaning } from '$lib/core/reading/papers/threadMeaning';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { paperOf, setRow, word } from './support/papers';

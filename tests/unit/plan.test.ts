@@ -1,9 +1,10 @@
-import { cutList } from '$lib/core/cutting';
-import { newOperation, OPERATION_LABELS, type OperationKind } from '$lib/core/item';
-import { plan, Plan, type PlanStep } from '$lib/core/plan';
-import { HOOP_AT_START, hoopAfter, wordingOf } from '$lib/core/sheet';
-import { defaultSetup } from '$lib/core/shop';
-import { formatSize } from '$lib/core/units';
+import { formatSize } from '$lib/core/base/units';
+import { hoopAfter, newOperation, OPERATION_LABELS, wordingOf } from '$lib/core/craft/operations';
+import type { OperationKind } from '$lib/core/documents/item';
+import { HOOP_AT_START, Plan, type PlanStep } from '$lib/core/documents/plan';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
+import { cutList } from '$lib/core/making/sizes';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 

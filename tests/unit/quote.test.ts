@@ -1,18 +1,17 @@
 import { expect } from 'chai';
+import { newLine } from '$lib/core/documents/order';
+import { ClothEntry, type StashEntry, ThreadEntry } from '$lib/core/documents/stash';
+import { type BatchInput, planBatch } from '$lib/core/ordering/day';
 import {
-  newLine,
   orderCutInput,
-  orderDemands,
   orderThreads,
   orderWants,
-  planBatch,
   priceByQuantity,
-  quoteOf,
-  type BatchInput,
-  type Quote
-} from '../../src/lib/core/batch';
-import { planCuts } from '../../src/lib/core/cutplan';
-import { ClothEntry, ThreadEntry, type StashEntry } from '../../src/lib/core/stash';
+  type Quote,
+  quoteOf
+} from '$lib/core/ordering/quote';
+import { orderDemands } from '$lib/core/ordering/quote/needs';
+import { planCuts } from '$lib/core/preparing/cutting';
 import {
   hoopingsCsv,
   jobSheetPdf,

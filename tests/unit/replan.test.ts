@@ -1,17 +1,11 @@
 import { expect } from 'chai';
-import {
-  copiesOf,
-  hoopingPlan,
-  newLine,
-  piecesDone,
-  planBatch,
-  progressOf,
-  type BatchPlan,
-  type Progress
-} from '../../src/lib/core/batch';
-import { precedence } from '../../src/lib/core/batch/jobs';
-import { foldRun, type Run, type RunEvent } from '../../src/lib/core/run';
-import { readValue } from '../../src/lib/core/documents';
+import { readValue } from '$lib/core/documents/files';
+import { newLine } from '$lib/core/documents/order';
+import type { Run, RunEvent } from '$lib/core/documents/run';
+import { type BatchPlan, hoopingPlan, planBatch, type Progress, progressOf } from '$lib/core/ordering/day';
+import { precedence } from '$lib/core/ordering/day/jobs';
+import { copiesOf, piecesDone } from '$lib/core/ordering/day/progress';
+import { foldRun } from '$lib/core/running/runs';
 import { demoItem, demoSetup, demoShop } from './support/demo';
 import { machine, orderOf, patches, plainPatch, shopOf, SIX } from './support/orders';
 

@@ -1,71 +1,133 @@
 import { expect } from 'chai';
 import { ESLint } from 'eslint';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import ts from 'typescript';
+import { coreRooms, wings } from '../../rooms.js';
+
+const ROOT = new URL('../..', import.meta.url).pathname;
 
 /** The arrows between rooms and the purity of the core hold because lint says so; this proves that it does. */
 describe('rooms', function () {
   // ESLint reads its whole configuration before the first line.
   this.timeout(120_000);
-  const lint = new ESLint({ cwd: new URL('../..', import.meta.url).pathname });
+  const lint = new ESLint({ cwd: ROOT });
   const complaints = async (file: string, code: string): Promise<string[]> => {
     const [result] = await lint.lintText(code, { filePath: file });
     return (result?.messages ?? [])
       .map(({ ruleId }) => ruleId ?? 'parse')
       .filter((rule) => rule.startsWith('no-restricted'));
   };
+  const imports = (from: string): string => `import { x } from '${from}';\nexport const y = x;`;
+  const core = 'src/lib/core/making/plan/x.ts';
   const forbidden: [why: string, file: string, code: string][] = [
+    ['a wing that imports a wing above it', 'src/lib/core/base/units/x.ts', imports('$lib/core/making/plan')],
     [
-      'an arrow upwards inside the core',
-      'src/lib/core/units/x.ts',
-      `import { plan } from '$lib/core/plan';\nexport const x = plan;`
+      'a type from a wing above',
+      core,
+      `import type { X } from '$lib/core/ordering/day';\nexport type Y = X;`
     ],
     [
-      'a room reached past its index',
-      'src/lib/core/plan/x.ts',
-      `import { roundTo } from '$lib/core/units/length';\nexport const x = roundTo;`
+      'a room of the own wing that is not named',
+      'src/lib/core/making/stack/x.ts',
+      imports('$lib/core/making/plan')
     ],
+    ['a room reached past its index', core, imports('$lib/core/base/units/length')],
+    ['a wing as a whole', core, imports('$lib/core/base')],
+    ['a room nobody listed', core, imports('$lib/core/base/weather')],
+    ['a path out of the folder', core, imports('../stack')],
+    ['a folder inside a room', 'src/lib/core/making/plan/deep/x.ts', 'export const y = 1;'],
+    ['a wing that no table lists', 'src/lib/core/attic/loft/x.ts', 'export const y = 1;'],
+    ['a room that no table lists', 'src/lib/core/making/weather/x.ts', 'export const y = 1;'],
+    ['a folder beside the core that no table lists', 'src/lib/attic/x.ts', 'export const y = 1;'],
+    ['a package of pages in the core', core, imports('dexie')],
+    ['a module of the server in the core', core, imports('node:fs')],
+    ['storage in the core', core, imports('$lib/data')],
+    ['a dynamic import', core, `export const y = () => import('$lib/core/base/units');`],
+    ['a type by dynamic import', core, `export type Y = import('$lib/core/ordering/day').X;`],
+    ['the clock', core, 'export const y = Date.now();'],
+    ['the clock by another door', core, 'export const y = new Date();'],
+    ['the clock as words', core, 'export const y = Date();'],
+    ['the clock of the page', core, 'export const y = performance.now();'],
+    ['the world under its own name', core, 'export const y = globalThis.Date;'],
+    ['chance', core, 'export const y = Math.random();'],
+    ['the network', core, `export const y = fetch('/');`],
+    ['the page', core, 'export const y = document.title;'],
+    ['data reached from a component', 'src/lib/ui/x.ts', imports('$lib/data')],
+    ['a way out of a room beside the core', 'src/lib/ui/x.ts', imports('../data')],
+    ['a package nobody listed for a room', 'src/lib/data/x.ts', imports('pdf-lib')],
+    ['a worker reached from the database', 'src/lib/data/x.ts', imports('$lib/workers')],
     [
-      'a path out of the folder',
-      'src/lib/core/plan/x.ts',
-      `import { roundTo } from '../units';\nexport const x = roundTo;`
-    ],
-    [
-      'a page library in the core',
-      'src/lib/core/plan/x.ts',
-      `import Dexie from 'dexie';\nexport const x = Dexie;`
-    ],
-    [
-      'storage in the core',
-      'src/lib/core/plan/x.ts',
-      `import { getItem } from '$lib/data';\nexport const x = getItem;`
-    ],
-    ['the clock', 'src/lib/core/plan/x.ts', 'export const x = Date.now();'],
-    ['the clock by another door', 'src/lib/core/plan/x.ts', 'export const x = new Date();'],
-    ['chance', 'src/lib/core/plan/x.ts', 'export const x = Math.random();'],
-    ['the network', 'src/lib/core/plan/x.ts', `export const x = fetch('/');`],
-    ['the page', 'src/lib/core/plan/x.ts', 'export const x = document.title;'],
-    [
-      'data reached from a component',
+      'a core room reached past its index from beside',
       'src/lib/ui/x.ts',
-      `import { getItem } from '$lib/data';\nexport const x = getItem;`
+      imports('$lib/core/making/plan/plan')
     ],
     [
-      'a core room reached past its index from a screen’s component',
-      'src/lib/ui/x.ts',
-      `import { plan } from '$lib/core/plan/plan';\nexport const x = plan;`
-    ]
+      'a core room reached past its index from a screen',
+      'src/routes/x.ts',
+      imports('$lib/core/making/plan/plan')
+    ],
+    ['the database reached past its index', 'src/routes/x.ts', imports('$lib/data/db')],
+    ['the core reached by a path from a screen', 'src/routes/x.ts', imports('../lib/core/making/plan')]
   ];
   for (const [why, file, code] of forbidden) {
     it(`forbid ${why}`, async () => expect(await complaints(file, code)).to.not.deep.equal([]));
   }
-  it('allow what the arrows allow', async () => {
-    expect(
-      await complaints(
-        'src/lib/core/plan/x.ts',
-        `import { roundTo } from '$lib/core/units';\nexport const x = roundTo(new Date(0).getTime(), 1);`
-      )
-    ).to.deep.equal([]);
-    expect(
-      await complaints('src/lib/ui/x.ts', `import { plan } from '$lib/core/plan';\nexport const x = plan;`)
-    ).to.deep.equal([]);
+  const allowed: [file: string, code: string][] = [
+    [core, `import { x } from '$lib/core/base/units';\nexport const y = x(new Date(0).getTime(), 1);`],
+    [core, imports('$lib/core/making/stack')],
+    [core, imports('./steps')],
+    ['src/lib/ui/x.ts', imports('$lib/core/making/plan')],
+    ['src/lib/ui/hoop/x.ts', imports('$lib/ui/colour')],
+    ['src/routes/x.ts', imports('$lib/data')],
+    ['src/routes/x.ts', imports('date-fns')]
+  ];
+  for (const [file, code] of allowed) {
+    it(`allow ${code.split("'")[1]} in ${file}`, async () =>
+      expect(await complaints(file, code)).to.deep.equal([]));
+  }
+
+  it('stand on the disk as the table lists them', () => {
+    const there = readdirSync(join(ROOT, 'src/lib/core')).flatMap((wing) =>
+      readdirSync(join(ROOT, 'src/lib/core', wing)).map((room) => `${wing}/${room}`)
+    );
+    expect(there.toSorted()).to.deep.equal(coreRooms.toSorted());
+  });
+
+  it('name only rooms of their wing that stand before them, so that no circle can be', () => {
+    for (const rooms of Object.values(wings) as Record<string, string[]>[]) {
+      const names = Object.keys(rooms);
+      for (const [room, doors] of Object.entries(rooms))
+        for (const door of doors)
+          expect(names.indexOf(door), `${room} -> ${door}`).to.be.within(0, names.indexOf(room) - 1);
+    }
+  });
+
+  it('have no files that import each other in a circle, not even types', () => {
+    const files = filesIn(join(ROOT, 'src/lib/core'));
+    const imported = new Map(
+      files.map((file) => [
+        file,
+        ts
+          .preProcessFile(readFileSync(join(ROOT, file), 'utf8'))
+          .importedFiles.filter(({ fileName }) => fileName.startsWith('./'))
+          .map(({ fileName }) => join(file, '..', `${fileName}.ts`))
+      ])
+    );
+    const done = new Set<string>();
+    const visit = (file: string, way: readonly string[]): void => {
+      expect(way, `${[...way, file].join(' -> ')}`).to.not.include(file);
+      if (done.has(file)) return;
+      for (const next of imported.get(file) ?? []) visit(next, [...way, file]);
+      done.add(file);
+    };
+    expect(files.length).to.be.above(200);
+    for (const file of files) visit(file, []);
   });
 });
+
+function filesIn(folder: string): string[] {
+  return readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.ts'))
+    .map((file) => relative(ROOT, join(folder, file)));
+}

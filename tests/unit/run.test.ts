@@ -1,13 +1,6 @@
-import { plan } from '$lib/core/plan';
-import {
-  compareRun,
-  foldRun,
-  lookAhead,
-  stepSeconds,
-  timesFrom,
-  type RunEvent,
-  type RunEventType
-} from '$lib/core/run';
+import type { RunEvent, RunEventType } from '$lib/core/documents/run';
+import { plan } from '$lib/core/making/plan';
+import { compareRun, foldRun, lookAhead, stepSeconds, timesFrom } from '$lib/core/running/runs';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, badgerTab } from './support/badger';

@@ -1,19 +1,19 @@
-import { review, type Review } from '$lib/core/checks';
-import { editStep, removeStep, type Item, type Operation, type Step } from '$lib/core/item';
+import { editStep, type Item, type Operation, removeStep, type Step } from '$lib/core/documents/item';
+import { review, type Review } from '$lib/core/making/checks';
 import {
   insertWindows,
   leavingAt,
   outside,
-  sidesOf,
-  visibleThreads,
   type Shown,
-  type StackStep
-} from '$lib/core/stack';
-import { CONSTRUCTIONS } from '$lib/core/constructions';
+  sidesOf,
+  type StackStep,
+  visibleThreads
+} from '$lib/core/making/stack';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 const look = (item: Item): Review => review(item, undefined, roomyShop);
 const end = ({ trace }: Review): StackStep => trace.at(-1) as StackStep;

@@ -1,13 +1,19 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { lowerBound } from '../../src/lib/core/batch/bound';
-import { calendarOf, fitIn, openAfter } from '../../src/lib/core/batch/calendar';
-import { decode, type Decisions } from '../../src/lib/core/batch/decode';
-import { oneByOne } from '../../src/lib/core/batch/oneByOne';
-import { presenceOf } from '../../src/lib/core/batch/presence';
-import type { Problem, Schedule, Task } from '../../src/lib/core/batch/problem';
-import { searchSchedule } from '../../src/lib/core/batch/search';
-import type { TableWork } from '../../src/lib/core/batch/work';
+import { calendarOf } from '$lib/core/ordering/day/benchHours';
+import {
+  decode,
+  oneByOne,
+  presenceOf,
+  type Problem,
+  type ScheduleTask,
+  searchSchedule,
+  type TableWork
+} from '$lib/core/solvers/schedule';
+import { lowerBound } from '$lib/core/solvers/schedule/bound';
+import { fitIn, openAfter } from '$lib/core/solvers/schedule/calendar';
+import type { Decisions } from '$lib/core/solvers/schedule/decode';
+import type { Schedule } from '$lib/core/solvers/schedule/problem';
 import { exactSchedule } from './support/exactSchedule';
 import { hands, job, jobTimes, needle, problemOf, randomOrder, station } from './support/randomOrders';
 
@@ -29,7 +35,7 @@ const work = (
   ...{ kind, seconds, what, title: what, times: 1, once: kind === 'wait' },
   ...more
 });
-const overlaps = (tasks: readonly Task[]): boolean => {
+const overlaps = (tasks: readonly ScheduleTask[]): boolean => {
   const sorted = tasks.toSorted((a, b) => a.from - b.from);
   return sorted.slice(1).some((task, at) => task.from < (sorted[at]?.to ?? 0) - 1e-6);
 };
@@ -50,7 +56,7 @@ function expectSound(problem: Problem, schedule: Schedule): void {
     const machine = own.find((task) => task.machine !== null)?.machine ?? -1;
     const times = each.on[machine];
     expect(times, 'a machine that takes it').to.not.equal(null);
-    const sum = (kind: Task['kind']): number =>
+    const sum = (kind: ScheduleTask['kind']): number =>
       own.filter((task) => task.kind === kind).reduce((total, task) => total + task.to - task.from, 0);
     const wanted = times?.segments.reduce(
       (total, { kind, seconds }) => total + (kind === 'needle' ? seconds : 0),
@@ -138,7 +144,7 @@ describe('schedule: by hand', () => {
       [station('m')]
     );
     const made = decode(problem, { queues: [[0, 1]], patience: 0 }, true);
-    const of = (title: string): Task[] => made.tasks.filter((task) => task.title === title);
+    const of = (title: string): ScheduleTask[] => made.tasks.filter((task) => task.title === title);
     expect(of('rinse')).to.have.length(1);
     expect(of('wait dry')).to.have.length(1);
     expect(of('press').reduce((sum, task) => sum + task.to - task.from, 0)).to.equal(180);

@@ -1,16 +1,16 @@
-import { newCutJob } from '$lib/core/cutplan';
-import { readValue, type DocumentKind } from '$lib/core/documents';
-import { plan } from '$lib/core/plan';
-import type { Run } from '$lib/core/run';
+import { newCutJob } from '$lib/core/documents/cutJob';
+import { type DocumentKind, readValue } from '$lib/core/documents/files';
+import type { Run } from '$lib/core/documents/run';
 import {
   defaultSetup,
   defaultShop,
   fitsField,
-  paceOf,
-  smallestHoop,
   type Hoop,
-  type Machine
-} from '$lib/core/shop';
+  type Machine,
+  paceOf,
+  smallestHoop
+} from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
 

@@ -1,10 +1,10 @@
-import { CONSTRUCTIONS } from '$lib/core/constructions';
 import { expect } from 'chai';
 import { makeItem } from './support/badger';
 import { endOf } from './support/ends';
 import { FINISHED } from './support/finished';
 import { SHEETS } from './support/sheets';
 import { sheetWords } from './support/sheetWords';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 describe('the merged sheet', () => {
   for (const { kind, name } of CONSTRUCTIONS) {

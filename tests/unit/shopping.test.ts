@@ -1,19 +1,19 @@
+import { shapePath } from '$lib/core/base/geometry';
+import { newCutJob } from '$lib/core/documents/cutJob';
+import type { Item } from '$lib/core/documents/item';
+import type { Hoop } from '$lib/core/documents/shop';
+import { CountedEntry, type StashEntry, ThreadEntry } from '$lib/core/documents/stash';
+import { plan } from '$lib/core/making/plan';
 import {
   cutInputOf,
   diePasses,
   isMirrored,
   isSymmetrical,
-  newCutJob,
   planCuts,
   reuseSpot,
   rollWays,
   shoppingList
-} from '$lib/core/cutplan';
-import { shapePath } from '$lib/core/geometry';
-import type { Item } from '$lib/core/item';
-import { plan } from '$lib/core/plan';
-import type { Hoop } from '$lib/core/shop';
-import { CountedEntry, ThreadEntry, type StashEntry } from '$lib/core/stash';
+} from '$lib/core/preparing/cutting';
 import { shoppingCsv, shoppingPdf } from '$lib/files';
 import { expect } from 'chai';
 import fc from 'fast-check';

@@ -3,17 +3,18 @@ import {
   difference,
   intersection,
   mirroredAcross,
+  type Point,
   pointsAlong,
   rectangleRegion,
   regionArea,
   regionOf,
   shapePath,
-  splitAlong,
-  type Point
-} from '$lib/core/geometry';
-import type { HandStep, Item, Operation, Piece, Step } from '$lib/core/item';
-import { plan } from '$lib/core/plan';
-import { cutSizes, outside, simulate, type CutSizes, type Layer, type StackStep } from '$lib/core/stack';
+  splitAlong
+} from '$lib/core/base/geometry';
+import type { HandStep, Item, Operation, Piece, Step } from '$lib/core/documents/item';
+import { plan } from '$lib/core/making/plan';
+import { cutSizes, type Layer, outside, simulate, type StackStep } from '$lib/core/making/stack';
+import type { CutSizes } from '$lib/core/making/stack/layer';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem } from './support/badger';

@@ -1,21 +1,22 @@
+import type { RunEvent, RunEventType } from '$lib/core/documents/run';
+import { plan } from '$lib/core/making/plan';
+import { foldRun, followMachine, nextCommand } from '$lib/core/running/runs';
 import {
   advance,
-  jobOf,
+  type MachineCommand,
+  type MachineEvent,
+  machineJobOf,
+  type MachineState,
   newStandIn,
   obey,
-  type Command,
-  type MachineEvent,
-  type MachineState,
   type StandInSetup
-} from '$lib/core/machine';
-import { plan } from '$lib/core/plan';
-import { foldRun, followMachine, nextCommand, type RunEvent, type RunEventType } from '$lib/core/run';
+} from '$lib/core/running/standIn';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, badgerTab } from './support/badger';
 
 const tab = plan(badgerTab(), undefined, badgerShop());
-const job = jobOf(tab, 'run-1');
+const job = machineJobOf(tab, 'run-1');
 const setup: StandInSetup = {
   ...{ name: 'Stand-in', needles: 1, heads: 1, spm: 400, trimmer: false, haltEveryStop: false },
   ...{ hoop: 'hoop-100', bobbinMetres: 40, faultsPer10k: 0, seed: 1, speed: 1 }
@@ -24,7 +25,7 @@ const setup: StandInSetup = {
 /** Tells a machine several things, all of which it must take. */
 function tell(
   machine: MachineState,
-  ...commands: Command[]
+  ...commands: MachineCommand[]
 ): { machine: MachineState; events: MachineEvent[] } {
   let state = machine;
   const events: MachineEvent[] = [];
@@ -36,7 +37,7 @@ function tell(
   }
   return { machine: state, events };
 }
-const refusedWith = (machine: MachineState, command: Command): string => {
+const refusedWith = (machine: MachineState, command: MachineCommand): string => {
   const answer = obey(machine, command);
   return answer.ok ? 'taken' : answer.code;
 };
@@ -65,14 +66,14 @@ describe('the stand-in machine', () => {
       ...badgerShop(),
       machines: [badgerShop().machines[1]!]
     });
-    const file = jobOf(sixNeedles, 'run-2');
+    const file = machineJobOf(sixNeedles, 'run-2');
     expect(file.stops.map(({ halt }) => halt)).to.deep.equal([true, false, false, false, true, true]);
     const threads = [...new Set(file.stops.map(({ needle, thread }) => `${needle} ${thread}`))];
     const machine = tell(
       newStandIn({ ...setup, needles: 6 }),
       { do: 'load', job: file },
       { do: 'hoop-on', hoop: 'hoop-100' },
-      ...threads.map((each): Command => ({
+      ...threads.map((each): MachineCommand => ({
         do: 'rethread',
         needle: Number(each.split(' ')[0]),
         thread: each.slice(2)
@@ -148,7 +149,7 @@ describe('the stand-in machine', () => {
         const fault = events.find(({ type }) => type === 'fault');
         if (!fault) return faults;
         faults.push(`${fault.fault ?? ''} ${fault.stitch ?? ''}`);
-        const mend: Command =
+        const mend: MachineCommand =
           fault.fault === 'nest' ? { do: 'clear' } : { do: 'rethread', needle: 1, thread: 'White' };
         machine = tell(state, mend, { do: 'start' }).machine;
       }

@@ -1,9 +1,11 @@
 import 'fake-indexeddb/auto';
-import { newCutJob } from '$lib/core/cutplan';
-import { MARGIN_MM, sizeOf } from '$lib/core/cutting';
-import { roundTo } from '$lib/core/units';
-import { plan } from '$lib/core/plan';
-import { ClothEntry, serves, usableOf, withoutCorner, worthKeeping, type StashEntry } from '$lib/core/stash';
+import { roundTo } from '$lib/core/base/units';
+import { newCutJob } from '$lib/core/documents/cutJob';
+import { ClothEntry, type StashEntry } from '$lib/core/documents/stash';
+import { plan } from '$lib/core/making/plan';
+import { MARGIN_MM } from '$lib/core/making/sizes';
+import { sizeOf } from '$lib/core/making/sizes/sizing';
+import { serves, usableOf, withoutCorner, worthKeeping } from '$lib/core/preparing/stash';
 import { applyCut, getCutJob, importStash, listStash, saveEntry, stashDocument } from '$lib/data/stash';
 import { db } from '$lib/data/db';
 import { expect } from 'chai';

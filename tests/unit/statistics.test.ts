@@ -1,22 +1,23 @@
-import { CONSTRUCTIONS } from '$lib/core/constructions';
-import { plan as planItem, type Plan } from '$lib/core/plan';
+import type { Plan } from '$lib/core/documents/plan';
+import type { Run } from '$lib/core/documents/run';
+import { DEFAULT_HAND_TIMES, defaultSetup } from '$lib/core/documents/shop';
+import type { StashEntry } from '$lib/core/documents/stash';
+import { plan as planItem } from '$lib/core/making/plan';
+import { runningShort } from '$lib/core/preparing/stash';
+import { lessonWords, taughtBy } from '$lib/core/running/learning';
 import {
   accuracyOverTime,
   againstBy,
   faultRates,
   handMinutes,
-  lessonWords,
   runsCsv,
-  savings,
-  taughtBy,
-  type Run
-} from '$lib/core/run';
-import { DEFAULT_HAND_TIMES, defaultSetup } from '$lib/core/shop';
-import { runningShort, type StashEntry } from '$lib/core/stash';
+  savings
+} from '$lib/core/running/runs';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';
 import { events, type Line } from './support/runEvents';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 const shop = badgerShop();
 const tab = badgerTab();

@@ -1,25 +1,30 @@
-import { contains, extents, offsetPath, regionOf, segment, shapePath, type Path } from '$lib/core/geometry';
 import {
-  barStitches,
-  blanketStitches,
+  contains,
+  extents,
+  offsetPath,
+  type Path,
+  regionOf,
+  segment,
+  shapePath
+} from '$lib/core/base/geometry';
+import {
   chooseSize,
   COMMAND,
   composeEdge,
   fillStitches,
   isStitchList,
-  laceGridStitches,
   measure,
   packStitches,
   readStitchList,
   runStitches,
   satinStitches,
   sizesAround,
-  stippleStitches,
+  type Stitches,
   stitchListCsv,
-  unpackStitches,
-  zigzagStitches,
-  type Stitches
-} from '$lib/core/stitch';
+  unpackStitches
+} from '$lib/core/stitching/stitches';
+import { blanketStitches, zigzagStitches } from '$lib/core/stitching/stitches/column';
+import { barStitches, laceGridStitches, stippleStitches } from '$lib/core/stitching/stitches/field';
 import { expect } from 'chai';
 import fc from 'fast-check';
 

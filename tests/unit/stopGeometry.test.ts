@@ -1,8 +1,10 @@
-import { review } from '$lib/core/checks';
-import { extentsOfAll, pathData, pathLength } from '$lib/core/geometry';
-import { readChart } from '$lib/core/intake';
-import type { Item, Stop } from '$lib/core/item';
-import { matchPaper, plan, withPaperNotes, type PlanStop } from '$lib/core/plan';
+import { extentsOfAll, pathData, pathLength } from '$lib/core/base/geometry';
+import type { Item, Stop } from '$lib/core/documents/item';
+import type { PlanStop } from '$lib/core/documents/plan/schema';
+import { review } from '$lib/core/making/checks';
+import { plan } from '$lib/core/making/plan';
+import { matchPaper, withPaperNotes } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
 import {
   measure,
   packStitches,
@@ -11,7 +13,7 @@ import {
   runStitches,
   stitchListCsv,
   stitchListOf
-} from '$lib/core/stitch';
+} from '$lib/core/stitching/stitches';
 import { drawStitches } from '$lib/ui/hoop/drawStitches';
 import { expect } from 'chai';
 import { badgerShop, makeItem } from './support/badger';

@@ -1,13 +1,11 @@
 import {
   bestOrder,
   compareCosts,
-  jumpsOf,
-  jumpWords,
   mayStitchNow,
   orderCost,
-  stopList,
   type OrderTask
-} from '$lib/core/thread';
+} from '$lib/core/solvers/stopOrder';
+import { jumpsOf, jumpWords, stopList } from '$lib/core/stitching/thread';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { bruteOrder, randomTasks } from './support/bruteForce';

@@ -1,14 +1,14 @@
+import { MM_PER_INCH } from '$lib/core/base/units';
 import {
+  type Cloth,
   cutsOf,
   frameOf,
-  layOut,
+  layOutPieces,
   remaindersOf,
+  type StripLayout,
   usedHeight,
-  type Cloth,
-  type Layout,
   type Wanted
-} from '$lib/core/strips';
-import { MM_PER_INCH } from '$lib/core/units';
+} from '$lib/core/solvers/strips';
 import { expect } from 'chai';
 import fc from 'fast-check';
 
@@ -33,7 +33,7 @@ const want = (key: string, width: number, height: number, count: number, turn = 
 });
 
 /** Everything that makes a layout one that can be cut: each strip, column and piece from edge to edge. */
-function expectCuttable(layout: Layout, wanted: readonly Wanted[], cloths: readonly Cloth[]): void {
+function expectCuttable(layout: StripLayout, wanted: readonly Wanted[], cloths: readonly Cloth[]): void {
   const placed = new Map<string, number>();
   for (const { clothId, along, strips } of layout.cloths) {
     const own = cloths.find(({ id }) => id === clothId);
@@ -90,7 +90,7 @@ describe('straight cuts', () => {
       want('narrow', inches(3), inches(9), 4)
     ];
     const cloths = [cloth('cotton', inches(44), null)];
-    const layout = layOut(wanted, cloths);
+    const layout = layOutPieces(wanted, cloths);
     expectCuttable(layout, wanted, cloths);
     const strips = layout.cloths[0]?.strips ?? [];
     expect(strips).to.have.length(1);
@@ -105,7 +105,7 @@ describe('straight cuts', () => {
       want('large', inches(9), inches(10), 2, false),
       want('narrow', inches(3), inches(9), 4, false)
     ];
-    const layout = layOut(wanted, [cloth('cotton', inches(44), null)]);
+    const layout = layOutPieces(wanted, [cloth('cotton', inches(44), null)]);
     expect(layout.score.used).to.be.closeTo(inches(10), 0.001);
   });
   it('reach the optimum of a sheet cut up without waste', () => {
@@ -117,7 +117,7 @@ describe('straight cuts', () => {
       want('d', 150, 50, 2, false)
     ];
     const cloths = [cloth('sheet', 600, null)];
-    const layout = layOut(wanted, cloths);
+    const layout = layOutPieces(wanted, cloths);
     expectCuttable(layout, wanted, cloths);
     expect(layout.score).to.include({ unplaced: 0, used: 450 });
   });
@@ -128,7 +128,7 @@ describe('straight cuts', () => {
       cloth('length', 200, 100, { perMm: 1 }),
       cloth('shop', 100, null, { perMm: 1, bought: true })
     ];
-    const layout = layOut(wanted, cloths);
+    const layout = layOutPieces(wanted, cloths);
     const counts = layout.cloths.map(({ clothId, strips }) => [
       clothId,
       strips.flatMap(({ columns }) => columns.flatMap(({ pieces }) => pieces)).length
@@ -144,26 +144,26 @@ describe('straight cuts', () => {
     // Across, strips 90 wide take one column of 80; along, a strip 80 high takes both 150 long ones.
     const wanted = [want('band', 80, 150, 2, false)];
     const cloths = [cloth('offcut', 90, 310, { first: 'either' })];
-    const layout = layOut(wanted, cloths);
+    const layout = layOutPieces(wanted, cloths);
     expectCuttable(layout, wanted, cloths);
     expect(layout.unplaced.size).to.equal(0);
   });
   it('leave a piece on the cloth it was put on, or without a place', () => {
     const wanted = [{ ...want('piece', 100, 100, 3), only: 'small' }];
-    const layout = layOut(wanted, [cloth('large', 1000, 1000), cloth('small', 200, 100)]);
+    const layout = layOutPieces(wanted, [cloth('large', 1000, 1000), cloth('small', 200, 100)]);
     expect(layout.cloths.map(({ clothId }) => clothId)).to.deep.equal(['small']);
     expect(layout.unplaced.get('piece')).to.equal(1);
   });
   it('keep a nap that may not be turned', () => {
-    const layout = layOut([want('towel', 300, 100, 1)], [cloth('terry', 200, 500, { turn: false })]);
+    const layout = layOutPieces([want('towel', 300, 100, 1)], [cloth('terry', 200, 500, { turn: false })]);
     expect(layout.unplaced.get('towel')).to.equal(1);
   });
   it('give the same layout for the same seed, and stop when told to', () => {
     const wanted = [want('a', 130, 70, 7), want('b', 55, 210, 4), want('c', 90, 90, 9)];
     const cloths = [cloth('cotton', 700, null)];
-    expect(layOut(wanted, cloths)).to.deep.equal(layOut(wanted, cloths));
+    expect(layOutPieces(wanted, cloths)).to.deep.equal(layOutPieces(wanted, cloths));
     let rounds = 0;
-    layOut(wanted, cloths, { stop: () => ++rounds === 3 });
+    layOutPieces(wanted, cloths, { stop: () => ++rounds === 3 });
     expect(rounds).to.equal(3);
   });
   it('are never worse for looking longer', () => {
@@ -175,7 +175,7 @@ describe('straight cuts', () => {
     ];
     const cloths = [cloth('cotton', 700, null)];
     const scores: number[] = [];
-    layOut(wanted, cloths, { onBetter: ({ score }) => scores.push(score.used) });
+    layOutPieces(wanted, cloths, { onBetter: ({ score }) => scores.push(score.used) });
     expect([...scores].sort((a, b) => b - a)).to.deep.equal(scores);
     const area = wanted.reduce((sum, { width, height, count }) => sum + width * height * count, 0);
     expect(scores.at(-1)).to.be.at.least(area / 700 - 0.001);
@@ -209,7 +209,7 @@ describe('straight cuts', () => {
             first: each.height === null ? 'across' : each.first
           })
         );
-        expectCuttable(layOut(wanted, cloths, { seed, rounds: 8 }), wanted, cloths);
+        expectCuttable(layOutPieces(wanted, cloths, { seed, rounds: 8 }), wanted, cloths);
       }),
       { numRuns: 60 }
     );

@@ -1,15 +1,10 @@
-import { extents } from '$lib/core/geometry';
-import { linesOf } from '$lib/core/intake';
-import type { Item } from '$lib/core/item';
-import { plan } from '$lib/core/plan';
-import {
-  hoopTemplate,
-  OVERLAP_MM,
-  PAPERS,
-  pieceTemplates,
-  templatePages,
-  type Template
-} from '$lib/core/templates';
+import { extents } from '$lib/core/base/geometry';
+import type { Item } from '$lib/core/documents/item';
+import { plan } from '$lib/core/making/plan';
+import { hoopTemplate, PAPERS, pieceTemplates, templatePages } from '$lib/core/preparing/templates';
+import type { Template } from '$lib/core/preparing/templates/marks';
+import { OVERLAP_MM } from '$lib/core/preparing/templates/pages';
+import { linesOf } from '$lib/core/reading/papers/paper';
 import { readPdf, sheetPdf, templatesPdf, templatesSvg } from '$lib/files';
 import { expect } from 'chai';
 import { badgerShop, makeItem } from './support/badger';

@@ -1,5 +1,6 @@
-import type { Stop } from '$lib/core/item';
-import { bobbinThread, threadChanges, upperThread } from '$lib/core/thread';
+import type { Stop } from '$lib/core/documents/item';
+import { threadChanges } from '$lib/core/solvers/needles';
+import { bobbinThread, upperThread } from '$lib/core/stitching/thread';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerTab } from './support/badger';

@@ -1,13 +1,19 @@
-import { findStop, type Item } from '$lib/core/item';
-import { planAndTrace } from '$lib/core/plan';
-import { defaultSetup } from '$lib/core/shop';
-import { coversOver } from '$lib/core/stack';
-import { bobbinUse } from '$lib/core/thread';
-import { footprintOf, touch } from '$lib/core/threadplan/footprint';
-import { haltPlace } from '$lib/core/threadplan/haltPlace';
-import { itemTasks, needleSheet, planItemBobbins, planThreads, putBobbins } from '$lib/core/threadplan';
 import { needleSheetPdf } from '$lib/files';
-import { formatThread } from '$lib/core/units';
+import { formatThread } from '$lib/core/base/units';
+import { findStop, type Item } from '$lib/core/documents/item';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { planAndTrace } from '$lib/core/making/plan';
+import { coversOver } from '$lib/core/making/stack';
+import {
+  itemTasks,
+  needleSheet,
+  planItemBobbins,
+  planThreads,
+  putBobbins
+} from '$lib/core/preparing/threads';
+import { footprintOf, footprintsTouch } from '$lib/core/preparing/threads/footprint';
+import { haltPlace } from '$lib/core/preparing/threads/haltPlace';
+import { bobbinUse } from '$lib/core/solvers/bobbins';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';
@@ -49,7 +55,7 @@ describe('where stops stitch', () => {
       const { item, ids } = withSquares(apart);
       const [one, other] = ids.map((id) => footprintOf(stopOf(item, id), item));
       expect(one?.exact).to.equal(true);
-      expect(touch(one ?? null, other ?? null), `${apart} mm apart`).to.equal(touches);
+      expect(footprintsTouch(one ?? null, other ?? null), `${apart} mm apart`).to.equal(touches);
     }
   });
   it('is anywhere inside its line where its stitches are not known, and may be anywhere without a line', () => {
@@ -59,7 +65,7 @@ describe('where stops stitch', () => {
     // The field of the tab is about 22 x 86 mm with round ends.
     expect(face?.cells.size).to.be.within(1500, 2200);
     expect(footprintOf({ ...stopOf(tab, 'stop-3'), lineIds: [] }, tab)).to.equal(null);
-    expect(touch(null, face)).to.equal(true);
+    expect(footprintsTouch(null, face)).to.equal(true);
   });
   it('lets stops that lie apart go past each other, and holds those that touch', () => {
     for (const [apart, waits] of [

@@ -1,10 +1,8 @@
-import { CONSTRUCTIONS } from '$lib/core/constructions';
-import { editStop, type Item } from '$lib/core/item';
-import { planAndTrace, plan as planItem } from '$lib/core/plan';
-import { bobbinMeasures, needleHours, type Run, type RunEvent } from '$lib/core/run';
-import { defaultSetup, type Setup, type Shop } from '$lib/core/shop';
-import type { StashEntry } from '$lib/core/stash';
-import { bobbinUse, nearestThreads, needleFor, planNeedles } from '$lib/core/thread';
+import { editStop, type Item } from '$lib/core/documents/item';
+import type { Run, RunEvent } from '$lib/core/documents/run';
+import { defaultSetup, type Setup, type Shop } from '$lib/core/documents/shop';
+import type { StashEntry } from '$lib/core/documents/stash';
+import { plan as planItem, planAndTrace } from '$lib/core/making/plan';
 import {
   chooseSpool,
   needleSheet,
@@ -13,10 +11,17 @@ import {
   putBobbins,
   threadNeeds,
   type ThreadPlan
-} from '$lib/core/threadplan';
+} from '$lib/core/preparing/threads';
+import { needleFor } from '$lib/core/preparing/threads/needleKind';
+import { nearestThreads } from '$lib/core/preparing/threads/palette';
+import { bobbinMeasures } from '$lib/core/running/learning';
+import { needleHours } from '$lib/core/running/runs';
+import { bobbinUse } from '$lib/core/solvers/bobbins';
+import { planNeedles } from '$lib/core/solvers/needles';
 import { expect } from 'chai';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem } from './support/badger';
 import { endOf, roomyShop } from './support/ends';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 function threadsOf(item: Item, more: Partial<Setup> = {}, shop: Shop = roomyShop): ThreadPlan {
   const setup = { ...defaultSetup(item, shop), ...more };

@@ -1,6 +1,8 @@
-import type { Phase, Stop } from '$lib/core/item';
-import { defaultShop, type Hoop, type Machine } from '$lib/core/shop';
-import { fromDefaults, handTime, needleSeconds, phaseSpeed, sumEstimates } from '$lib/core/time';
+import { handTime } from '$lib/core/craft/operations';
+import type { Phase, Stop } from '$lib/core/documents/item';
+import { defaultShop, type Hoop, type Machine } from '$lib/core/documents/shop';
+import { fromDefaults, sumEstimates } from '$lib/core/making/time';
+import { needleSeconds, phaseSpeed } from '$lib/core/making/time/needleTime';
 import { expect } from 'chai';
 import { badgerShop, badgerTab } from './support/badger';
 

@@ -6,9 +6,9 @@ import {
   formatSize,
   metresPer,
   parseLength,
-  roundUpForCutting,
-  type LengthResult
-} from '$lib/core/units';
+  roundUpForCutting
+} from '$lib/core/base/units';
+import type { LengthResult } from '$lib/core/base/units/length';
 import { expect } from 'chai';
 import fc from 'fast-check';
 

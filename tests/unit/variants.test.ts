@@ -1,11 +1,19 @@
-import { addVariant, constructionOf, type Pattern } from '$lib/core/constructions';
-import { extents } from '$lib/core/geometry';
-import { brokenReferences, forVariant, Item, stitchesOf, type Item as ItemType } from '$lib/core/item';
-import { plan } from '$lib/core/plan';
-import { defaultSetup } from '$lib/core/shop';
-import { GLOSSARY, wordsIn } from '$lib/core/sheet';
+import { extents } from '$lib/core/base/geometry';
+import type { Pattern } from '$lib/core/craft/constructions';
+import { GLOSSARY, wordsIn } from '$lib/core/craft/operations';
+import {
+  brokenReferences,
+  forVariant,
+  Item,
+  type Item as ItemType,
+  stitchesOf
+} from '$lib/core/documents/item';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { plan } from '$lib/core/making/plan';
+import { addVariant } from '$lib/core/reading/matching';
 import { expect } from 'chai';
 import { BADGER_CHART, badgerShop, makeItem } from './support/badger';
+import { constructionOf } from '$lib/core/craft/constructions';
 
 const shop = badgerShop();
 const patternFor = (item: ItemType, overrides: object = {}): Pattern => {

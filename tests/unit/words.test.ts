@@ -1,4 +1,5 @@
-import { plan, type PlanStep } from '$lib/core/plan';
+import type { PlanStep } from '$lib/core/documents/plan';
+import { plan } from '$lib/core/making/plan';
 import { inkOn } from '$lib/ui/colour';
 import { stepTime, stopNote } from '$lib/ui/steps/words';
 import { expect } from 'chai';

@@ -1,4 +1,4 @@
-import { readDocument, readValue, type Backup, type DocumentError } from '$lib/core/documents';
+import { type Backup, type DocumentError, readDocument, readValue } from '$lib/core/documents/files';
 import { db } from './db';
 import { runDocuments } from './runs';
 

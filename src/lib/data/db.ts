@@ -1,10 +1,10 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Order } from '$lib/core/batch';
-import type { CutJob } from '$lib/core/cutplan';
-import type { Item } from '$lib/core/item';
-import type { RunEvent, RunHead } from '$lib/core/run';
-import type { Setup, Shop } from '$lib/core/shop';
-import type { StashEntry } from '$lib/core/stash';
+import type { CutJob } from '$lib/core/documents/cutJob';
+import type { Item } from '$lib/core/documents/item';
+import type { Order } from '$lib/core/documents/order';
+import type { RunEvent, RunHead } from '$lib/core/documents/run';
+import type { Setup, Shop } from '$lib/core/documents/shop';
+import type { StashEntry } from '$lib/core/documents/stash';
 
 /** A small fact about this browser, as that the demo has been brought in. */
 export interface Meta {
@@ -24,7 +24,7 @@ export interface Photo {
 }
 
 /** The tables, as a readable list; each version step below says what it adds. */
-export class JoltStepDatabase extends Dexie {
+class JoltStepDatabase extends Dexie {
   items!: EntityTable<Item, 'id'>;
   setups!: EntityTable<Setup, 'itemId'>;
   shops!: EntityTable<Shop, 'id'>;

@@ -1,4 +1,4 @@
-import { readValue, type DocumentResult } from '$lib/core/documents';
+import { type DocumentResult, readValue } from '$lib/core/documents/files';
 import { db } from './db';
 
 /** The demo as the server sends it. */

@@ -1,6 +1,6 @@
-import { readDocument, type DocumentError } from '$lib/core/documents';
-import type { Item } from '$lib/core/item';
-import type { Setup } from '$lib/core/shop';
+import { type DocumentError, readDocument } from '$lib/core/documents/files';
+import type { Item } from '$lib/core/documents/item';
+import type { Setup } from '$lib/core/documents/shop';
 import { db } from './db';
 
 /** Every item, the last worked on first; those put away too. */

@@ -1,18 +1,15 @@
+import { type DocumentError, readDocument } from '$lib/core/documents/files';
+import type { Item } from '$lib/core/documents/item';
+import { DEFAULT_BENCH, DEFAULT_RATES, newLine, type Order, ORDER_VERSION } from '$lib/core/documents/order';
+import { type Run, RUN_VERSION } from '$lib/core/documents/run';
 import {
-  DEFAULT_BENCH,
-  DEFAULT_RATES,
-  newLine,
-  ORDER_VERSION,
-  hoopingPlan,
-  progressOf,
   type BatchInput,
-  type Progress,
+  hoopingPlan,
   type PlannedHooping,
-  type Order
-} from '$lib/core/batch';
-import { readDocument, type DocumentError } from '$lib/core/documents';
-import type { Item } from '$lib/core/item';
-import { bobbinMeasures, RUN_VERSION, type Run } from '$lib/core/run';
+  type Progress,
+  progressOf
+} from '$lib/core/ordering/day';
+import { bobbinMeasures } from '$lib/core/running/learning';
 import { format } from 'date-fns';
 import { db } from './db';
 import { eventsOf, prepareRun, recentRuns } from './runs';

@@ -1,5 +1,6 @@
-import { foldRun, followMachine, type Run, type RunEvent, type RunHead } from '$lib/core/run';
-import type { MachineEvent } from '$lib/core/machine';
+import type { Run, RunEvent, RunHead } from '$lib/core/documents/run';
+import { foldRun, followMachine } from '$lib/core/running/runs';
+import type { MachineEvent } from '$lib/core/running/standIn';
 import { db, type Photo } from './db';
 
 /** Runs, the latest first. */

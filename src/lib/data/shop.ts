@@ -1,5 +1,6 @@
-import { learnFromRuns, type RunHead } from '$lib/core/run';
-import { DEFAULT_HAND_TIMES, defaultShop, type Learned, type Shop } from '$lib/core/shop';
+import type { RunHead } from '$lib/core/documents/run';
+import { DEFAULT_HAND_TIMES, defaultShop, type Learned, type Shop } from '$lib/core/documents/shop';
+import { learnFromRuns } from '$lib/core/running/learning';
 import { db } from './db';
 import { MARKED, recentRuns } from './runs';
 

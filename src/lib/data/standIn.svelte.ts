@@ -1,6 +1,6 @@
-import type { Command, MachineState, StandInSetup } from '$lib/core/machine';
-import { nextCommand, type RunHead, type RunState } from '$lib/core/run';
-import type { Job } from '$lib/core/machine';
+import type { RunHead } from '$lib/core/documents/run';
+import { nextCommand, type RunState } from '$lib/core/running/runs';
+import type { MachineCommand, MachineJob, MachineState, StandInSetup } from '$lib/core/running/standIn';
 import { clientId } from './client';
 import { appendFromMachine, eventsOf, lastTold } from './runs';
 
@@ -48,7 +48,7 @@ export const standIns = {
   find: (id: string): Promise<Reply<StandIn>> => call(`/${id}`, 'GET'),
   remove: (id: string): Promise<Reply<unknown>> => call(`/${id}`, 'DELETE'),
   speed: (id: string, speed: number): Promise<Reply<StandIn>> => call(`/${id}`, 'PATCH', { speed }),
-  tell: (id: string, command: Command): Promise<Reply<{ state: MachineState }>> =>
+  tell: (id: string, command: MachineCommand): Promise<Reply<{ state: MachineState }>> =>
     call(`/${id}/command`, 'POST', command)
 };
 
@@ -130,7 +130,7 @@ export class RunFollowing {
   }
 
   /** Presses what the run needs next, once all the machine has told is stored. */
-  async drive(head: RunHead, run: RunState, job: Job): Promise<void> {
+  async drive(head: RunHead, run: RunState, job: MachineJob): Promise<void> {
     const machine = this.watch.state;
     if (!machine || this.#telling || this.#taken < machine.seq) return;
     const command = nextCommand(head.plan, run, machine, job);

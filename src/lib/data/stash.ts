@@ -1,6 +1,6 @@
-import { readDocument, type DocumentError } from '$lib/core/documents';
-import type { CutJob } from '$lib/core/cutplan';
-import { STASH_VERSION, type Stash, type StashChange, type StashEntry } from '$lib/core/stash';
+import type { CutJob } from '$lib/core/documents/cutJob';
+import { type DocumentError, readDocument } from '$lib/core/documents/files';
+import { type Stash, STASH_VERSION, type StashChange, type StashEntry } from '$lib/core/documents/stash';
 import { db } from './db';
 
 /** Everything in the stash, by name. */

@@ -1,11 +1,11 @@
-export { kindOf, type FileKind } from './kind';
-export { LIMITS, sizeWords } from './limits';
+export { kindOf } from './kind';
+export { LIMITS } from './limits';
 export { needleSheetPdf } from './needleSheetPdf';
 export { openFile, type Brought } from './openFile';
 export { jobSheetPdf, quotePdf, type JobSheet } from './orderPdf';
 export * from './orderTables';
-export { readPdf, type PdfReading } from './readPdf';
-export { readZip, type Entry } from './readZip';
+export { readPdf } from './readPdf';
+export { readZip } from './readZip';
 export { sheetPdf } from './sheetPdf';
 export { shoppingCsv, shoppingPdf } from './shopping';
 export { templatesPdf } from './templatesPdf';

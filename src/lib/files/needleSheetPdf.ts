@@ -1,6 +1,6 @@
-import type { Plan } from '$lib/core/plan';
-import type { PaperName } from '$lib/core/templates';
-import type { NeedleSheet } from '$lib/core/threadplan';
+import type { Plan } from '$lib/core/documents/plan';
+import type { PaperName } from '$lib/core/preparing/templates';
+import type { NeedleSheet } from '$lib/core/preparing/threads';
 import { wrapped } from './pdfText';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { POINTS_PER_MM } from './templatesPdf';

@@ -1,5 +1,5 @@
-import { readSvg, type DrawingReading } from '$lib/core/drawing';
-import type { Paper } from '$lib/core/intake';
+import { type DrawingReading, readSvg } from '$lib/core/reading/drawings';
+import type { Paper } from '$lib/core/reading/papers';
 import { kindOf, textOf } from './kind';
 import { LIMITS, sizeWords } from './limits';
 import { readPdf } from './readPdf';

@@ -1,15 +1,9 @@
-import {
-  sayTime,
-  wallTimeAt,
-  type BatchPlan,
-  type BobbinRow,
-  type Order,
-  type Quote,
-  type ThreadRow
-} from '$lib/core/batch';
-import type { Demand, ShoppingRow } from '$lib/core/cutplan';
-import type { PaperName } from '$lib/core/templates';
-import { formatSize, formatThread, type LengthUnit } from '$lib/core/units';
+import { formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
+import type { Order } from '$lib/core/documents/order';
+import { type BatchPlan, sayTime, wallTimeAt } from '$lib/core/ordering/day';
+import type { BobbinRow, Quote, ThreadRow } from '$lib/core/ordering/quote';
+import type { Demand, ShoppingRow } from '$lib/core/preparing/cutting';
+import type { PaperName } from '$lib/core/preparing/templates';
 import { wrapped } from './pdfText';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { POINTS_PER_MM } from './templatesPdf';

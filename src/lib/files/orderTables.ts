@@ -1,5 +1,5 @@
-import type { BatchPlan, BobbinRow, Quote, ThreadRow } from '$lib/core/batch';
-import { wallTimeAt } from '$lib/core/batch';
+import { type BatchPlan, wallTimeAt } from '$lib/core/ordering/day';
+import type { BobbinRow, Quote, ThreadRow } from '$lib/core/ordering/quote';
 import { createEvents, type DateTime, type EventAttributes } from 'ics';
 import Papa from 'papaparse';
 

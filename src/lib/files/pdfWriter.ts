@@ -1,5 +1,5 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
-import { PAPERS, type PaperName } from '$lib/core/templates';
+import { type PaperName, PAPERS } from '$lib/core/preparing/templates';
 import { printable } from './pdfText';
 import { POINTS_PER_MM } from './templatesPdf';
 

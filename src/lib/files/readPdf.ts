@@ -1,4 +1,4 @@
-import type { Page, Paper, Word } from '$lib/core/intake';
+import type { Page, Paper, PaperWord } from '$lib/core/reading/papers';
 import { LIMITS } from './limits';
 
 export type PdfReading =
@@ -88,7 +88,7 @@ export async function readPdf(
 }
 
 /** Where a text item stands, as seen on the page; upright text only. */
-function wordOf(item: TextItem, page: number[]): Word | undefined {
+function wordOf(item: TextItem, page: number[]): PaperWord | undefined {
   if (item.str.trim() === '') return undefined;
   const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = item.transform as number[];
   const [pa = 1, pb = 0, pc = 0, pd = -1, pe = 0, pf = 0] = page;

@@ -1,6 +1,6 @@
-import type { Plan, PlanStep } from '$lib/core/plan';
-import { formatDuration, formatSize, formatThread } from '$lib/core/units';
-import type { PaperName } from '$lib/core/templates';
+import { formatDuration, formatSize, formatThread } from '$lib/core/base/units';
+import type { Plan, PlanStep } from '$lib/core/documents/plan';
+import type { PaperName } from '$lib/core/preparing/templates';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { wrapped } from './pdfText';
 import { POINTS_PER_MM } from './templatesPdf';

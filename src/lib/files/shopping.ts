@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import type { ShoppingRow } from '$lib/core/cutplan';
-import type { PaperName } from '$lib/core/templates';
+import type { ShoppingRow } from '$lib/core/preparing/cutting';
+import type { PaperName } from '$lib/core/preparing/templates';
 import { wrapped } from './pdfText';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { POINTS_PER_MM } from './templatesPdf';

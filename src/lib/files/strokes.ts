@@ -1,4 +1,4 @@
-import type { LineStyle } from '$lib/core/templates';
+import type { LineStyle } from '$lib/core/preparing/templates';
 
 /** How each style of line is drawn, mm; black on white, told apart by weight and dashes. */
 export const STROKES: Readonly<Record<LineStyle, { width: number; dash: readonly number[]; grey: number }>> =

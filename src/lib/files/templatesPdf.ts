@@ -20,7 +20,7 @@ import {
   type PDFOperator,
   type PDFPage
 } from 'pdf-lib';
-import type { Mark, TemplatePage } from '$lib/core/templates';
+import type { TemplateMark, TemplatePage } from '$lib/core/preparing/templates';
 import { printable } from './pdfText';
 import { STROKES } from './strokes';
 
@@ -65,7 +65,7 @@ export async function templatesPdf(pages: readonly TemplatePage[], title: string
 
 function draw(
   page: PDFPage,
-  mark: Mark,
+  mark: TemplateMark,
   dx: number,
   dy: number,
   height: number,

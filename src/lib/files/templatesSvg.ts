@@ -1,5 +1,5 @@
-import { pathData } from '$lib/core/geometry';
-import type { Mark, TemplatePage } from '$lib/core/templates';
+import { pathData } from '$lib/core/base/geometry';
+import type { TemplateMark, TemplatePage } from '$lib/core/preparing/templates';
 import { STROKES } from './strokes';
 
 /**
@@ -27,7 +27,7 @@ export function templatesSvg({ title, width, height, placed, marks }: TemplatePa
   ].join('\n');
 }
 
-function markSvg(mark: Mark): string {
+function markSvg(mark: TemplateMark): string {
   if (mark.kind === 'text') {
     const { x, y, size, text, align, bold } = mark;
     return `<text x="${mm(x)}" y="${mm(y)}" font-size="${mm(size)}" font-family="sans-serif" text-anchor="${align}"${bold ? ' font-weight="bold"' : ''}>${escaped(text)}</text>`;

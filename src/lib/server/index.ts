@@ -1,4 +1,4 @@
-export * from './answers';
-export * from './demo';
-export * from './machines';
-export * from './validate';
+export { readBody, readBytes, refuse } from './answers';
+export { demoPack } from './demo';
+export { createMachine, findMachine, listMachines, removeMachine, type Watcher } from './machines';
+export { readAs } from './validate';

@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import {
   advance,
-  newStandIn,
-  obey,
-  type Answer,
-  type Command,
+  type MachineCommand,
   type MachineEvent,
   type MachineState,
+  newStandIn,
+  obey,
+  type Obeyed,
   type StandInSetup
-} from '$lib/core/machine';
+} from '$lib/core/running/standIn';
 
 /** An event with the time at which it happened, ms since 1970. */
 export type TimedEvent = MachineEvent & { at: number };
@@ -45,7 +45,7 @@ export class MachineSession {
     return state;
   }
 
-  obey(command: Command, now: number): Answer {
+  obey(command: MachineCommand, now: number): Obeyed {
     const state = this.stateAt(now);
     this.usedAt = now;
     const answer = obey(state, command);

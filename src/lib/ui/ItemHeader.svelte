@@ -1,7 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { Plan } from '$lib/core/plan';
-  import { formatSize, otherUnit } from '$lib/core/units';
+  import { formatSize, otherUnit } from '$lib/core/base/units';
+  import type { Plan } from '$lib/core/documents/plan';
   import type { Snippet } from 'svelte';
 
   let { plan, children }: { plan: Plan; children?: Snippet } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DocumentError } from '$lib/core/documents';
+  import type { DocumentError } from '$lib/core/documents/files';
   import { MAX_ITEM_BYTES } from './files';
 
   /** A button that opens a document file; one that is too large or cannot be read is refused in words. */

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { Item } from '$lib/core/item';
+  import type { Item } from '$lib/core/documents/item';
   import { Command, Dialog } from 'bits-ui';
   import { NAVIGATION } from './navigation';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { formatMinutes } from '$lib/core/units';
+  import { formatMinutes } from '$lib/core/base/units';
 
   /** Seconds by kind; never one number for all. */
   let {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Item } from '$lib/core/item';
+  import type { Item } from '$lib/core/documents/item';
   import { X } from '@lucide/svelte';
 
   /** What is cut, and how many: the item of the page, and others cut along with it. */

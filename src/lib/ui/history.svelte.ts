@@ -1,4 +1,4 @@
-import type { Item } from '$lib/core/item';
+import type { Item } from '$lib/core/documents/item';
 
 /** How many edits can be taken back. */
 const DEPTH = 200;

@@ -1,4 +1,4 @@
-import type { BatchInput, BatchPlan } from '$lib/core/batch';
+import type { BatchInput, BatchPlan } from '$lib/core/ordering/day';
 import { proxy, wrap } from 'comlink';
 import { batchWorker, type BatchWorker } from './batchWorker';
 

@@ -1,4 +1,4 @@
-import { planCuts, type MaterialPlan, type PlanCutsInput } from '$lib/core/cutplan';
+import { type MaterialPlan, planCuts, type PlanCutsInput } from '$lib/core/preparing/cutting';
 import { planCutsInWorker, type CutSearch } from './planCuts';
 
 /** A plan that follows its source: a quick one at once, the best a worker finds soon after. */

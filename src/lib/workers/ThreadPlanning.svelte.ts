@@ -1,4 +1,4 @@
-import type { ThreadPlan, ThreadPlanInput } from '$lib/core/threadplan';
+import type { ThreadPlan, ThreadPlanInput } from '$lib/core/preparing/threads';
 import { wrap } from 'comlink';
 import { threadsWorker, type ThreadsWorker } from './threadsWorker';
 

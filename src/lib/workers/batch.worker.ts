@@ -1,4 +1,4 @@
-import { planBatch, type BatchInput, type BatchPlan } from '$lib/core/batch';
+import { type BatchInput, type BatchPlan, planBatch } from '$lib/core/ordering/day';
 import { expose } from 'comlink';
 
 const worker = {

@@ -1,4 +1,4 @@
-import { planCuts, type MaterialPlan, type PlanCutsInput } from '$lib/core/cutplan';
+import { type MaterialPlan, planCuts, type PlanCutsInput } from '$lib/core/preparing/cutting';
 import { expose } from 'comlink';
 
 const worker = {

@@ -1,4 +1,4 @@
-import type { MaterialPlan, PlanCutsInput } from '$lib/core/cutplan';
+import type { MaterialPlan, PlanCutsInput } from '$lib/core/preparing/cutting';
 import { proxy, wrap } from 'comlink';
 import type { CuttingWorker } from './cutting.worker';
 

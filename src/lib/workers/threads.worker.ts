@@ -1,4 +1,4 @@
-import { planThreads, type ThreadPlan, type ThreadPlanInput } from '$lib/core/threadplan';
+import { planThreads, type ThreadPlan, type ThreadPlanInput } from '$lib/core/preparing/threads';
 import { expose } from 'comlink';
 
 const worker = { plan: (input: ThreadPlanInput): ThreadPlan => planThreads(input) };

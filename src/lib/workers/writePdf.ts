@@ -1,8 +1,9 @@
-import type { Order, Quote } from '$lib/core/batch';
-import type { ShoppingRow } from '$lib/core/cutplan';
-import type { Plan } from '$lib/core/plan';
-import type { PaperName, TemplatePage } from '$lib/core/templates';
-import type { NeedleSheet } from '$lib/core/threadplan';
+import type { Order } from '$lib/core/documents/order';
+import type { Plan } from '$lib/core/documents/plan';
+import type { Quote } from '$lib/core/ordering/quote';
+import type { ShoppingRow } from '$lib/core/preparing/cutting';
+import type { PaperName, TemplatePage } from '$lib/core/preparing/templates';
+import type { NeedleSheet } from '$lib/core/preparing/threads';
 import type { JobSheet } from '$lib/files';
 import { inWorker, type WorkerResult } from './inWorker';
 

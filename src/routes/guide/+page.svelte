@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { CONSTRUCTIONS } from '$lib/core/constructions';
-  import { GLOSSARY } from '$lib/core/sheet';
-  import { formatMinutes } from '$lib/core/units';
+  import { formatMinutes } from '$lib/core/base/units';
+  import { GLOSSARY } from '$lib/core/craft/operations';
   import { getShop, live } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
   import { example } from './example';
+  import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
   const shop = live(() => null, getShop);
   const shown = $derived(

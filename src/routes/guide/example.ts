@@ -1,6 +1,7 @@
-import { review, type Review } from '$lib/core/checks';
-import { assemble, type AnyConstruction } from '$lib/core/constructions';
-import type { Shop } from '$lib/core/shop';
+import type { AnyConstruction } from '$lib/core/craft/constructions';
+import type { Shop } from '$lib/core/documents/shop';
+import { review, type Review } from '$lib/core/making/checks';
+import { assemble } from '$lib/core/reading/matching';
 
 /** A construction with its usual answers, planned in the maker’s own shop. */
 export function example(construction: AnyConstruction, shop: Shop): Review | undefined {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { DocumentError } from '$lib/core/documents';
-  import { formatSize, otherUnit } from '$lib/core/units';
+  import { formatSize, otherUnit } from '$lib/core/base/units';
+  import type { DocumentError } from '$lib/core/documents/files';
   import {
     bringItemBack,
     duplicateItem,

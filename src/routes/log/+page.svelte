@@ -1,15 +1,15 @@
 <script lang="ts">
+  import { formatMinutes } from '$lib/core/base/units';
   import {
     accuracyOverTime,
     AGAINST_GROUPS,
     againstBy,
-    FAULT_GROUPS,
-    faultRates,
-    runsCsv,
     type AgainstGroup,
-    type FaultGroup
-  } from '$lib/core/run';
-  import { formatMinutes } from '$lib/core/units';
+    FAULT_GROUPS,
+    type FaultGroup,
+    faultRates,
+    runsCsv
+  } from '$lib/core/running/runs';
   import { live, runDocuments } from '$lib/data';
   import BarChart from '$lib/ui/chart/BarChart.svelte';
   import { download } from '$lib/ui/files';

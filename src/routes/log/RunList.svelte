@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { compareRun, foldRun, type Run } from '$lib/core/run';
-  import { formatMinutes } from '$lib/core/units';
+  import { formatMinutes } from '$lib/core/base/units';
+  import type { Run } from '$lib/core/documents/run';
+  import { compareRun, foldRun } from '$lib/core/running/runs';
   import { markRun } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { actualRibbonSteps } from '$lib/ui/ribbon/layout';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { StandInSetup } from '$lib/core/machine';
+  import type { StandInSetup } from '$lib/core/running/standIn';
   import { getShop, live, standIns, type StandIn } from '$lib/data';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { toast } from 'svelte-sonner';

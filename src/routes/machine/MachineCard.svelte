@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Command, MachineState } from '$lib/core/machine';
-  import { formatClock } from '$lib/core/units';
+  import { formatClock } from '$lib/core/base/units';
+  import type { MachineCommand, MachineState } from '$lib/core/running/standIn';
   import { MachineWatch, standIns, type StandIn } from '$lib/data';
   import { Trash2 } from '@lucide/svelte';
 
@@ -28,12 +28,12 @@
     fault: 'Fault',
     finished: 'Done'
   };
-  async function tell(command: Command): Promise<void> {
+  async function tell(command: MachineCommand): Promise<void> {
     const reply = await standIns.tell(machine.id, command);
     refused = reply.ok ? '' : reply.message;
     if (reply.ok) watch.state = reply.value.state;
   }
-  const buttons = $derived<[words: string, command: Command][]>([
+  const buttons = $derived<[words: string, command: MachineCommand][]>([
     ['Hoop on', { do: 'hoop-on', hoop: standing.setup.hoop }],
     ['Hoop off', { do: 'hoop-off' }],
     ['Thread', { do: 'rethread', needle: stop?.needle ?? 1, thread: stop?.thread || 'white' }],

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { DocumentError } from '$lib/core/documents';
-  import { piecesToStitch } from '$lib/core/batch';
+  import type { DocumentError } from '$lib/core/documents/files';
+  import { piecesToStitch } from '$lib/core/documents/order';
   import {
     bringInDemo,
     freshId,

@@ -1,16 +1,16 @@
 <script lang="ts">
+  import { freshId, getShop, live, saveShop } from '$lib/data';
+  import LengthField from '$lib/ui/fields/LengthField.svelte';
+  import NumberField from '$lib/ui/fields/NumberField.svelte';
+  import { formatDuration } from '$lib/core/base/units';
   import {
     DEFAULT_HAND_TIMES,
     HAND_TIME_KEYS,
     handTimeLabel,
-    Shop,
     type Hoop,
-    type Machine
-  } from '$lib/core/shop';
-  import { freshId, getShop, live, saveShop } from '$lib/data';
-  import LengthField from '$lib/ui/fields/LengthField.svelte';
-  import NumberField from '$lib/ui/fields/NumberField.svelte';
-  import { formatDuration } from '$lib/core/units';
+    type Machine,
+    Shop
+  } from '$lib/core/documents/shop';
   import { Plus, Trash2 } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
   import BackupPanel from '../BackupPanel.svelte';

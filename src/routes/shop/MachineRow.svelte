@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { paceOf, reachWords, readReach, type Machine } from '$lib/core/shop';
+  import { type Machine, paceOf, reachWords, readReach } from '$lib/core/documents/shop';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Trash2 } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { type StashEntry } from '$lib/core/stash';
+  import type { StashEntry } from '$lib/core/documents/stash';
   import {
     freshId,
     getShop,

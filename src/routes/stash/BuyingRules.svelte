@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { defaultOffers, Offer, type OffcutRule, type Shop } from '$lib/core/shop';
+  import { defaultOffers, type OffcutRule, Offer, type Shop } from '$lib/core/documents/shop';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { KIND_WORDS } from './words';

@@ -1,13 +1,7 @@
 <script lang="ts">
-  import {
-    isUnseen,
-    PRESETS,
-    StashEntry,
-    type ClothEntry,
-    type CountedEntry,
-    withoutCorner
-  } from '$lib/core/stash';
-  import { parseLength, type LengthUnit } from '$lib/core/units';
+  import { type LengthUnit, parseLength } from '$lib/core/base/units';
+  import { type ClothEntry, type CountedEntry, StashEntry } from '$lib/core/documents/stash';
+  import { isUnseen, PRESETS, withoutCorner } from '$lib/core/preparing/stash';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { ClothEntry } from '$lib/core/stash';
-  import type { LengthUnit } from '$lib/core/units';
+  import type { LengthUnit } from '$lib/core/base/units';
+  import type { ClothEntry } from '$lib/core/documents/stash';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import { Plus } from '@lucide/svelte';
 

@@ -1,6 +1,7 @@
-import { MATERIAL_KINDS, type MaterialKind } from '$lib/core/item';
-import { ClothEntry, CountedEntry, isUnseen, ThreadEntry, type StashEntry } from '$lib/core/stash';
-import { formatLength, formatSize, formatThread, type LengthUnit } from '$lib/core/units';
+import { formatLength, formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
+import { MATERIAL_KINDS, type MaterialKind } from '$lib/core/documents/item';
+import { ClothEntry, CountedEntry, type StashEntry, ThreadEntry } from '$lib/core/documents/stash';
+import { isUnseen } from '$lib/core/preparing/stash';
 
 /** What a kind of material is called in a list. */
 export const KIND_WORDS: Record<MaterialKind, string> = {

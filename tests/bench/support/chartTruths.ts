@@ -1,7 +1,8 @@
 /** What charts say, made from every construction: the truth that a reader’s rows are compared with. */
-import { CONSTRUCTIONS, type Pattern } from '../../../src/lib/core/constructions';
-import { stitchKind, type Role } from '../../../src/lib/core/item';
+import type { Pattern } from '$lib/core/craft/constructions';
+import { type Role, stitchKind } from '$lib/core/documents/item';
 import { pick, seeded } from './random';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 export interface TrueRow {
   number: number;

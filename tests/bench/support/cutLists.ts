@@ -1,6 +1,6 @@
 /** Cut lists and sheets without waste, for the bench of the cutting planner. Lengths are mm. */
-import { MM_PER_INCH } from '../../../src/lib/core/units';
-import type { Wanted } from '../../../src/lib/core/strips';
+import { MM_PER_INCH } from '$lib/core/base/units';
+import type { Wanted } from '$lib/core/solvers/strips';
 import { pick } from './random';
 
 export interface CutCase {

@@ -1,5 +1,6 @@
-import { plan, type Plan } from '../../../src/lib/core/plan';
-import type { Run, RunEvent } from '../../../src/lib/core/run';
+import type { Plan } from '$lib/core/documents/plan';
+import type { Run, RunEvent } from '$lib/core/documents/run';
+import { plan } from '$lib/core/making/plan';
 import { benchShop, intactCases, type Case } from './intact';
 
 /** How far hidden truths and runs stray, as sigmas of log-normals. */

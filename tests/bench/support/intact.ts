@@ -1,12 +1,9 @@
 /** Every construction as it should be: its defaults, each answer changed by itself, on two machines. */
-import {
-  assemble,
-  CONSTRUCTIONS,
-  type AnyConstruction,
-  type Pattern
-} from '../../../src/lib/core/constructions';
-import type { Item } from '../../../src/lib/core/item';
-import { defaultShop, smallestHoop, type Setup, type Shop } from '../../../src/lib/core/shop';
+import type { AnyConstruction, Pattern } from '$lib/core/craft/constructions';
+import type { Item } from '$lib/core/documents/item';
+import { defaultShop, type Setup, type Shop, smallestHoop } from '$lib/core/documents/shop';
+import { assemble } from '$lib/core/reading/matching';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 const NOW = '2026-01-01T00:00:00.000Z';
 

@@ -2,24 +2,24 @@
  * Changes of an intact item, made from its operations. Whether a change is a mistake is decided by what its
  * construction declares (needs, faces, covers, truths), never by a check.
  */
+import type { Case } from './intact';
+import { colours, materials, shapes } from './mistakesOfMatter';
+import { extents } from '$lib/core/base/geometry';
 import {
   editStep,
   editStop,
   findLine,
   findPiece,
-  moveStepAfter,
-  removeStep,
   type HandStep,
   type Item,
   type MaterialKind,
+  moveStepAfter,
   type OperationKind,
   type OperationOf,
+  removeStep,
   type Step
-} from '../../../src/lib/core/item';
-import { extents } from '../../../src/lib/core/geometry';
-import type { Case } from './intact';
-import { colours, materials, shapes } from './mistakesOfMatter';
-import type { Setup } from '../../../src/lib/core/shop';
+} from '$lib/core/documents/item';
+import type { Setup } from '$lib/core/documents/shop';
 
 export interface Change {
   kind: string;

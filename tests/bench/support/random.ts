@@ -1,4 +1,4 @@
-export { seeded } from '../../../src/lib/core/units';
+export { seeded } from '$lib/core/base/units';
 
 /** One of several. */
 export function pick<T>(random: () => number, from: readonly T[]): T {

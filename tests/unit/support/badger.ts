@@ -1,7 +1,9 @@
-import { align, assemble, constructionOf, type FixedMatch, type Pattern } from '$lib/core/constructions';
-import { readChart } from '$lib/core/intake';
-import type { Item } from '$lib/core/item';
-import { defaultShop, type Shop } from '$lib/core/shop';
+import type { Pattern } from '$lib/core/craft/constructions';
+import type { Item } from '$lib/core/documents/item';
+import { defaultShop, type Shop } from '$lib/core/documents/shop';
+import { align, assemble, type FixedMatch } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
+import { constructionOf } from '$lib/core/craft/constructions';
 
 /** The worked example: a badger tab on one needle at 400 spm without a trimmer. */
 export const BADGER_CHART = `1 placement grey 120 stitches 0.60 m

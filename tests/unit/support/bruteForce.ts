@@ -1,12 +1,7 @@
-import {
-  compareCosts,
-  orderCost,
-  type BobbinOptions,
-  type BobbinStop,
-  type OrderCost,
-  type OrderTask
-} from '$lib/core/thread';
-import { seeded } from '$lib/core/units';
+import { seeded } from '$lib/core/base/units';
+import type { BobbinStop } from '$lib/core/solvers/bobbins';
+import type { BobbinOptions } from '$lib/core/solvers/bobbins/types';
+import { compareCosts, orderCost, type OrderCost, type OrderTask } from '$lib/core/solvers/stopOrder';
 
 /** The best cost over every order that keeps the precedence: written down plainly, without any short cut. */
 export function bruteOrder(tasks: readonly OrderTask[]): OrderCost {

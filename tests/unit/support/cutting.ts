@@ -1,13 +1,8 @@
-import {
-  newCutJob,
-  piecesIn,
-  planCuts,
-  type CutJob,
-  type Demand,
-  type MaterialPlan
-} from '$lib/core/cutplan';
-import { defaultOffers } from '$lib/core/shop';
-import { ClothEntry } from '$lib/core/stash';
+import { type CutJob, newCutJob } from '$lib/core/documents/cutJob';
+import { defaultOffers } from '$lib/core/documents/shop';
+import { ClothEntry } from '$lib/core/documents/stash';
+import { type Demand, type MaterialPlan, planCuts } from '$lib/core/preparing/cutting';
+import { piecesIn } from '$lib/core/preparing/cutting/kept';
 
 /** A washed print of the stash. */
 export const clothOf = (

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { Order } from '../../../src/lib/core/batch';
-import { Item } from '../../../src/lib/core/item';
-import { Setup, Shop } from '../../../src/lib/core/shop';
-import { Stash, type StashEntry } from '../../../src/lib/core/stash';
+import { Item } from '$lib/core/documents/item';
+import { Order } from '$lib/core/documents/order';
+import { Setup, Shop } from '$lib/core/documents/shop';
+import { Stash, type StashEntry } from '$lib/core/documents/stash';
 
 const read = (path: string): unknown =>
   JSON.parse(readFileSync(new URL(`../../../demo/${path}`, import.meta.url), 'utf8'));

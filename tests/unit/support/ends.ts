@@ -1,7 +1,7 @@
-import { review } from '$lib/core/checks';
-import type { Item } from '$lib/core/item';
-import { defaultShop, type Shop } from '$lib/core/shop';
-import { outside, sidesOf, visibleThreads, type Shown } from '$lib/core/stack';
+import type { Item } from '$lib/core/documents/item';
+import { defaultShop, type Shop } from '$lib/core/documents/shop';
+import { review } from '$lib/core/making/checks';
+import { outside, type Shown, sidesOf, visibleThreads } from '$lib/core/making/stack';
 
 /** The faces of a finished item, what lies hidden, and how many stops are seen where. */
 export interface End {

@@ -1,4 +1,4 @@
-import type { JobTimes, Problem } from '../../../src/lib/core/batch/problem';
+import type { JobTimes, Problem } from '$lib/core/solvers/schedule';
 
 /** The most places looked at before a search is given up. */
 const MOST = 60_000;

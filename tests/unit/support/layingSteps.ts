@@ -1,5 +1,5 @@
-import type { Operation } from '$lib/core/item';
-import type { Mark } from '$lib/core/sheet';
+import type { Operation } from '$lib/core/documents/item';
+import type { Mark } from '$lib/core/documents/plan';
 
 /**
  * A hand step with its words, its mark, its time in seconds from the craft’s own figures, and a word of the

@@ -2,13 +2,13 @@ import {
   addHandStep,
   editStep,
   editStop,
-  moveStepAfter,
-  removeStep,
   type Item,
+  moveStepAfter,
   type Operation,
   type Piece,
+  removeStep,
   type StopChange
-} from '$lib/core/item';
+} from '$lib/core/documents/item';
 
 /** A change of an item, as a maker might make it by mistake. */
 export type Mistake = (item: Item) => Item;

@@ -1,7 +1,8 @@
-import { shapePath } from '../../../src/lib/core/geometry';
-import { newLine, Order, type BatchInput, type OrderLine } from '../../../src/lib/core/batch';
-import { Item } from '../../../src/lib/core/item';
-import { defaultShop, type Hoop, type Machine, type Shop } from '../../../src/lib/core/shop';
+import { shapePath } from '$lib/core/base/geometry';
+import { Item } from '$lib/core/documents/item';
+import { newLine, Order, type OrderLine } from '$lib/core/documents/order';
+import { defaultShop, type Hoop, type Machine, type Shop } from '$lib/core/documents/shop';
+import type { BatchInput } from '$lib/core/ordering/day';
 
 const NOW = '2026-11-25T10:00:00.000Z';
 

@@ -1,10 +1,8 @@
-import type { Calendar } from '../../../src/lib/core/batch/calendar';
-import type { Job, JobTimes, Problem, Station } from '../../../src/lib/core/batch/problem';
-import type { Segment } from '../../../src/lib/core/batch/work';
-import { seeded } from '../../../src/lib/core/units';
+import { seeded } from '$lib/core/base/units';
+import type { Calendar, JobTimes, Problem, ScheduleJob, Segment, Station } from '$lib/core/solvers/schedule';
 
 /** A bench that never closes. */
-export const ALWAYS: Calendar = { hands: [{ from: 0, to: 1e9 }], needle: [{ from: 0, to: 1e9 }] };
+const ALWAYS: Calendar = { hands: [{ from: 0, to: 1e9 }], needle: [{ from: 0, to: 1e9 }] };
 
 export function station(id: string, more: Partial<Station> = {}): Station {
   return {
@@ -37,11 +35,11 @@ export function jobTimes(more: Partial<JobTimes> = {}): JobTimes {
   };
 }
 
-export function job(id: string, on: (JobTimes | null)[], more: Partial<Job> = {}): Job {
+export function job(id: string, on: (JobTimes | null)[], more: Partial<ScheduleJob> = {}): ScheduleJob {
   return { id, kind: id, hoopId: 'hoop', hoops: 1, after: [], on, wash: null, begun: null, ...more };
 }
 
-export function problemOf(jobs: Job[], stations: Station[], more: Partial<Problem> = {}): Problem {
+export function problemOf(jobs: ScheduleJob[], stations: Station[], more: Partial<Problem> = {}): Problem {
   return {
     jobs,
     stations,

@@ -1,4 +1,4 @@
-import type { RunEvent, RunEventType } from '$lib/core/run';
+import type { RunEvent, RunEventType } from '$lib/core/documents/run';
 
 /** An event in short: what, at which step, after how many seconds. */
 export type Line = [type: RunEventType, stepId: string | null, at: number, more?: Partial<RunEvent>];

@@ -1,4 +1,4 @@
-import { findStop, type Item } from '$lib/core/item';
+import { findStop, type Item } from '$lib/core/documents/item';
 
 /** The merged sheet of an item in few words: `S` and the name of a stop, or what hands do and to which piece. */
 export function sheetWords(item: Item): string[] {

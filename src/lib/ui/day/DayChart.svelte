@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { formatMinutes } from '$lib/core/units';
+  import { formatMinutes } from '$lib/core/base/units';
   import type { DayScene } from './layout';
 
   /** One day of a schedule: a row for each machine, one for hands, and where one may walk away. */

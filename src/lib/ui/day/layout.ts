@@ -1,4 +1,5 @@
-import { DAY_S, wallTimeAt, weekdayOf, type BatchPlan } from '$lib/core/batch';
+import { type BatchPlan, wallTimeAt, weekdayOf } from '$lib/core/ordering/day';
+import { DAY_S } from '$lib/core/solvers/schedule';
 
 /** A stretch of a row, in shares of the width of the day. */
 export interface Bar {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { formatLength, otherUnit, parseLength, type LengthUnit } from '$lib/core/units';
+  import { formatLength, type LengthUnit, otherUnit, parseLength } from '$lib/core/base/units';
 
   interface Props {
     label: string;

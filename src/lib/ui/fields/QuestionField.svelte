@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { chosenOutline } from '$lib/core/intake';
-  import type { Question } from '$lib/core/constructions';
-  import type { Path } from '$lib/core/geometry';
-  import type { LengthUnit } from '$lib/core/units';
+  import type { Path } from '$lib/core/base/geometry';
+  import type { LengthUnit } from '$lib/core/base/units';
+  import type { Question } from '$lib/core/craft/constructions';
+  import { chosenOutline } from '$lib/core/reading/papers';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Plus, X } from '@lucide/svelte';

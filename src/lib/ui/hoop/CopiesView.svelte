@@ -1,13 +1,8 @@
 <script lang="ts">
-  import { extents, pathData, type Path } from '$lib/core/geometry';
-  import {
-    outlineAt,
-    TURNS,
-    type Area,
-    type HoopFinding,
-    type Outline,
-    type Placement
-  } from '$lib/core/hooping';
+  import { extents, type Path, pathData } from '$lib/core/base/geometry';
+  import { type Placement, TURNS } from '$lib/core/documents/order';
+  import { type HoopFinding, outlineAt } from '$lib/core/ordering/copies';
+  import type { Area, CopyOutline } from '$lib/core/solvers/nesting';
 
   /** Copies in a hoop from above, true to scale. They are moved with the pointer, or chosen and moved with the keys. */
   interface Props {
@@ -15,7 +10,7 @@
     field: { width: number; height: number };
     area: Area;
     /** Of each part. */
-    outlines: readonly Outline[];
+    outlines: readonly CopyOutline[];
     placements: Placement[];
     findings: HoopFinding[];
     /** What stands on each copy. */

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { extents, pathData } from '$lib/core/geometry';
-  import { formatLength, type LengthUnit } from '$lib/core/units';
+  import { extents, pathData } from '$lib/core/base/geometry';
+  import { formatLength, type LengthUnit } from '$lib/core/base/units';
   import type { HoopScene } from './scene';
   import StitchLayer from './StitchLayer.svelte';
 

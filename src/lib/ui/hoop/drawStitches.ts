@@ -1,4 +1,4 @@
-import { COMMAND } from '$lib/core/stitch';
+import { COMMAND } from '$lib/core/stitching/stitches';
 import type { HoopScene } from './scene';
 
 /** Thickness of a thread, mm. */

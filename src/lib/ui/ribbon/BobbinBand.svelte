@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { PlannedBobbin } from '$lib/core/threadplan';
-  import type { BobbinLevel } from '$lib/core/thread';
+  import type { PlannedBobbin } from '$lib/core/preparing/threads';
+  import type { BobbinLevel } from '$lib/core/solvers/bobbins';
   import { layoutRibbon, ribbonSeconds, type RibbonStep } from './layout';
 
   /** The bobbin emptying along a ribbon: a full one reaches up to the line above it. */

@@ -19,7 +19,7 @@
     Spool,
     CircleDashed
   } from '@lucide/svelte';
-  import type { Mark } from '$lib/core/sheet';
+  import type { Mark } from '$lib/core/documents/plan';
 
   const ICONS = {
     start: Flag,

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { formatDuration, formatMinutes } from '$lib/core/units';
-  import { inkOn } from '../colour';
+  import { formatDuration, formatMinutes } from '$lib/core/base/units';
+  import { inkOn } from '$lib/ui/colour';
   import { layoutRibbon, ribbonSeconds, type RibbonStep } from './layout';
   import MarkIcon from './MarkIcon.svelte';
 

@@ -1,6 +1,5 @@
-import type { ComparedStep } from '$lib/core/run';
-import type { PlanStep } from '$lib/core/plan';
-import type { Mark } from '$lib/core/sheet';
+import type { Mark, PlanStep } from '$lib/core/documents/plan';
+import type { ComparedStep } from '$lib/core/running/runs';
 
 /** A step as the ribbon draws it: needle above the line, hands below, waiting torn off. */
 export interface RibbonStep {

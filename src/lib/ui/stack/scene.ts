@@ -1,15 +1,15 @@
-import { extents, type Region } from '$lib/core/geometry';
-import { findPiece, findStop, type Item } from '$lib/core/item';
+import { extents, type Region } from '$lib/core/base/geometry';
+import { findPiece, findStop, type Item } from '$lib/core/documents/item';
 import {
-  outside,
-  sidesOf,
-  visibleThreads,
   type Holding,
   type Layer,
+  outside,
   type Seam,
   type Shown,
-  type StackStep
-} from '$lib/core/stack';
+  sidesOf,
+  type StackStep,
+  visibleThreads
+} from '$lib/core/making/stack';
 
 /** One layer in the side view, the nearest to the maker first. */
 export interface StackRow {

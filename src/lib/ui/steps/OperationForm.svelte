@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { newOperation, Operation, OPERATION_LABELS, type Item, type OperationKind } from '$lib/core/item';
-  import type { LengthUnit } from '$lib/core/units';
-  import LengthField from '../fields/LengthField.svelte';
-  import NumberField from '../fields/NumberField.svelte';
+  import type { LengthUnit } from '$lib/core/base/units';
+  import { newOperation, OPERATION_LABELS } from '$lib/core/craft/operations';
+  import { type Item, Operation, type OperationKind } from '$lib/core/documents/item';
+  import LengthField from '$lib/ui/fields/LengthField.svelte';
+  import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { ARGUMENTS, choicesOf, HOLDS } from './choices';
 
   /** Asks for an operation: its kind, and only the arguments that kind has. */

@@ -1,16 +1,16 @@
 <script lang="ts">
+  import type { LengthUnit } from '$lib/core/base/units';
+  import { newOperation } from '$lib/core/craft/operations';
   import {
     addHandStep,
     addThread,
     editStep,
     editStop,
     findStop,
-    newOperation,
     type Item,
     type Operation,
     type Step
-  } from '$lib/core/item';
-  import type { LengthUnit } from '$lib/core/units';
+  } from '$lib/core/documents/item';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
   import OperationForm from './OperationForm.svelte';

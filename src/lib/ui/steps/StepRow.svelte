@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { PlanStep } from '$lib/core/plan';
-  import { formatDuration } from '$lib/core/units';
+  import { formatDuration } from '$lib/core/base/units';
+  import type { PlanStep } from '$lib/core/documents/plan';
   import { TriangleAlert } from '@lucide/svelte';
-  import MarkIcon from '../ribbon/MarkIcon.svelte';
-  import Swatch from '../Swatch.svelte';
+  import MarkIcon from '$lib/ui/ribbon/MarkIcon.svelte';
+  import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime, stopNote } from './words';
 
   let { step, selected, onselect }: { step: PlanStep; selected: boolean; onselect: () => void } = $props();

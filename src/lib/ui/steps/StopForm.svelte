@@ -1,5 +1,13 @@
 <script lang="ts">
-  import { Role, ROLE_WORDS, ROLES, stitchesOf, type Item, type Stop, type StopChange } from '$lib/core/item';
+  import {
+    type Item,
+    Role,
+    ROLE_WORDS,
+    ROLES,
+    stitchesOf,
+    type Stop,
+    type StopChange
+  } from '$lib/core/documents/item';
 
   interface Props {
     item: Item;

@@ -1,4 +1,4 @@
-import type { OperationKind } from '$lib/core/item';
+import type { OperationKind } from '$lib/core/documents/item';
 
 /** Arguments of an operation that are one of a few words, by `kind.key` or by key alone. */
 const CHOICES: Record<string, Record<string, string>> = {

@@ -1,4 +1,4 @@
-import type { PlanStep } from '$lib/core/plan';
+import type { PlanStep } from '$lib/core/documents/plan';
 
 /** Seconds a step takes, whichever its kind. */
 export function stepTime(step: PlanStep): number {

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
-import { planBatch, type BatchInput } from '$lib/core/batch';
-import { readValue } from '$lib/core/documents';
-import { defaultShop, type Shop } from '$lib/core/shop';
+import { readValue } from '$lib/core/documents/files';
+import { defaultShop, type Shop } from '$lib/core/documents/shop';
+import { type BatchInput, planBatch } from '$lib/core/ordering/day';
 import { readBody, refuse } from '$lib/server';
 import type { RequestHandler } from './$types';
 

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { readChart, readPaper, rowsOfDrawing, type ChartReading } from '$lib/core/intake';
+import { type ChartReading, readChart, readPaper, rowsOfDrawing } from '$lib/core/reading/papers';
 import { LIMITS, openFile } from '$lib/files';
 import { readBytes, refuse } from '$lib/server';
 import type { RequestHandler } from './$types';

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { StandInSetup } from '$lib/core/machine';
+import { StandInSetup } from '$lib/core/running/standIn';
 import { createMachine, listMachines, readAs, refuse } from '$lib/server';
 import type { RequestHandler } from './$types';
 

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
-import { readValue } from '$lib/core/documents';
-import { review } from '$lib/core/checks';
-import { defaultShop, type Setup, type Shop } from '$lib/core/shop';
+import { readValue } from '$lib/core/documents/files';
+import { defaultShop, type Setup, type Shop } from '$lib/core/documents/shop';
+import { review } from '$lib/core/making/checks';
 import { readBody, refuse } from '$lib/server';
 import type { RequestHandler } from './$types';
 

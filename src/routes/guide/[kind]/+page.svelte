@@ -1,8 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { constructionOf } from '$lib/core/constructions';
-  import { hoopWords, wordsIn } from '$lib/core/sheet';
-  import { formatSize } from '$lib/core/units';
+  import { formatSize } from '$lib/core/base/units';
+  import { hoopWords, wordsIn } from '$lib/core/craft/operations';
   import { getShop, live } from '$lib/data';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
@@ -15,6 +14,7 @@
   import { TriangleAlert } from '@lucide/svelte';
   import { tick } from 'svelte';
   import { example } from '../example';
+  import { constructionOf } from '$lib/core/craft/constructions';
 
   const shop = live(() => null, getShop);
   const construction = $derived(constructionOf(page.params.kind ?? ''));

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import type { Item } from '$lib/core/item';
-  import { plan } from '$lib/core/plan';
-  import { defaultSetup, type Setup, type Shop } from '$lib/core/shop';
+  import type { Item } from '$lib/core/documents/item';
+  import { defaultSetup, type Setup, type Shop } from '$lib/core/documents/shop';
+  import { plan } from '$lib/core/making/plan';
   import { changeSetup, clientId, freshId, itemOnBench, live, prepareRun, saveItem } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import { toast } from 'svelte-sonner';

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { CheckResult, Finding } from '$lib/core/checks';
-  import type { Item } from '$lib/core/item';
-  import type { PlanWarning } from '$lib/core/plan';
+  import type { Item } from '$lib/core/documents/item';
+  import type { PlanWarning } from '$lib/core/documents/plan';
+  import type { CheckResult, Finding } from '$lib/core/making/checks';
 
   /** What there is to look at: remarks of the plan, findings of the checks, and what has been answered. */
   interface Props {

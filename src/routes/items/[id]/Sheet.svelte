@@ -1,10 +1,10 @@
 <script lang="ts">
   import { download, fileName } from '$lib/ui/files';
   import { sheetPdfInWorker } from '$lib/workers';
-  import { review } from '$lib/core/checks';
-  import { answerFinding, moveStep, removeStep, takeBackAnswer, type Item } from '$lib/core/item';
-  import type { Setup, Shop } from '$lib/core/shop';
-  import { formatMinutes, formatSize } from '$lib/core/units';
+  import { formatMinutes, formatSize } from '$lib/core/base/units';
+  import { answerFinding, type Item, moveStep, removeStep, takeBackAnswer } from '$lib/core/documents/item';
+  import type { Setup, Shop } from '$lib/core/documents/shop';
+  import { review } from '$lib/core/making/checks';
   import { ItemHistory } from '$lib/ui/history.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';

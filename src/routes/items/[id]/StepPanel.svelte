@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { ROLE_WORDS, type Item } from '$lib/core/item';
-  import type { Plan, PlanStep } from '$lib/core/plan';
-  import { handTimeLabel, HAND_TIME_KEYS, type Setup, type Shop } from '$lib/core/shop';
-  import { hoopWords } from '$lib/core/sheet';
-  import { formatDuration, formatSize, formatThread, otherUnit, roundTo } from '$lib/core/units';
-  import type { StackStep } from '$lib/core/stack';
+  import { formatDuration, formatSize, formatThread, otherUnit, roundTo } from '$lib/core/base/units';
+  import { hoopWords } from '$lib/core/craft/operations';
+  import { type Item, ROLE_WORDS } from '$lib/core/documents/item';
+  import type { Plan, PlanStep } from '$lib/core/documents/plan';
+  import { HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
+  import type { StackStep } from '$lib/core/making/stack';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';

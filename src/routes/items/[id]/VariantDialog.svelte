@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { addVariant, constructionOf } from '$lib/core/constructions';
-  import type { Item } from '$lib/core/item';
-  import type { LengthUnit } from '$lib/core/units';
+  import type { LengthUnit } from '$lib/core/base/units';
+  import type { Item } from '$lib/core/documents/item';
+  import { addVariant } from '$lib/core/reading/matching';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
+  import { constructionOf } from '$lib/core/craft/constructions';
 
   /** Asks what is different in another variant of the item: size, edge, school. */
   interface Props {

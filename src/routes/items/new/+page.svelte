@@ -1,17 +1,17 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { Item } from '$lib/core/documents/item';
+  import { defaultSetup, smallestHoop } from '$lib/core/documents/shop';
+  import { plan } from '$lib/core/making/plan';
   import {
     align,
     assemble,
-    constructionOf,
-    CONSTRUCTIONS,
+    type FixedMatch,
     inPatternOrder,
-    type FixedMatch
-  } from '$lib/core/constructions';
-  import { chosenOutline, textOf } from '$lib/core/intake';
-  import { Item } from '$lib/core/item';
-  import { matchPaper, plan, withPaperNotes } from '$lib/core/plan';
-  import { defaultSetup, smallestHoop } from '$lib/core/shop';
+    matchPaper,
+    withPaperNotes
+  } from '$lib/core/reading/matching';
+  import { chosenOutline, textOf } from '$lib/core/reading/papers';
   import { addItem, freshId, getShop, importItem, live, saveShop } from '$lib/data';
   import { toast } from 'svelte-sonner';
   import BringStage from './BringStage.svelte';
@@ -19,6 +19,7 @@
   import NotesMatch from './NotesMatch.svelte';
   import { Papers } from './papers.svelte';
   import PatternStage from './PatternStage.svelte';
+  import { constructionOf, CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
   const stored = live(() => null, getShop);
   const shop = $derived(stored.value);

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Role } from '$lib/core/item';
-  import type { LengthUnit } from '$lib/core/units';
+  import type { LengthUnit } from '$lib/core/base/units';
+  import type { Role } from '$lib/core/documents/item';
   import { openFileInWorker } from '$lib/workers';
   import type { Brought } from '$lib/files';
   import { FileUp, X } from '@lucide/svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { DrawingReading } from '$lib/core/drawing';
-  import { pathData } from '$lib/core/geometry';
-  import { formatSize, type LengthUnit } from '$lib/core/units';
+  import { pathData } from '$lib/core/base/geometry';
+  import { formatSize, type LengthUnit } from '$lib/core/base/units';
+  import type { DrawingReading } from '$lib/core/reading/drawings';
 
   /** The outlines of a drawing as they were read, one group marked. */
   interface Props {

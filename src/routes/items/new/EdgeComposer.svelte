@@ -1,6 +1,4 @@
 <script lang="ts" module>
-  import type { Outline } from '$lib/core/geometry';
-
   /** What the composer gives back: answers of the construction. */
   export interface EdgeAnswers {
     shape: Outline;
@@ -13,10 +11,16 @@
 </script>
 
 <script lang="ts">
-  import { extents, pathData, shapePath, type Path } from '$lib/core/geometry';
-  import { smallestHoop, type Shop } from '$lib/core/shop';
-  import { chooseSize, composeEdge, readSizes, sizesAround, type ComposedEdge } from '$lib/core/stitch';
-  import { formatLength, formatSize } from '$lib/core/units';
+  import { extents, type Outline, type Path, pathData, shapePath } from '$lib/core/base/geometry';
+  import { formatLength, formatSize } from '$lib/core/base/units';
+  import { type Shop, smallestHoop } from '$lib/core/documents/shop';
+  import {
+    chooseSize,
+    type ComposedEdge,
+    composeEdge,
+    readSizes,
+    sizesAround
+  } from '$lib/core/stitching/stitches';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import type { Alignment, ExpectedStop } from '$lib/core/constructions';
-  import { colourOf, UNKNOWN_COLOUR, type ReadRow } from '$lib/core/intake';
+  import type { ExpectedStop } from '$lib/core/craft/constructions';
+  import type { Alignment } from '$lib/core/reading/matching';
+  import { colourOf, type ReadRow, UNKNOWN_COLOUR } from '$lib/core/reading/papers';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { Pin } from '@lucide/svelte';
   import { DropdownMenu } from 'bits-ui';

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { InstructionMatch } from '$lib/core/intake';
-  import type { Plan } from '$lib/core/plan';
+  import type { Plan } from '$lib/core/documents/plan';
+  import type { InstructionMatch } from '$lib/core/reading/papers';
 
   /** The sentences of the instruction sheet beside the steps they were put on. */
   interface Props {

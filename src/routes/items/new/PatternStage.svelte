@@ -1,12 +1,13 @@
 <script lang="ts">
-  import { CONSTRUCTIONS, type AnyConstruction, type Question } from '$lib/core/constructions';
-  import { extents, pathData, type Outline, type Path } from '$lib/core/geometry';
-  import { chosenOutline } from '$lib/core/intake';
-  import { fitsField, type Shop } from '$lib/core/shop';
-  import { formatSize, otherUnit } from '$lib/core/units';
+  import { extents, type Outline, type Path, pathData } from '$lib/core/base/geometry';
+  import { formatSize, otherUnit } from '$lib/core/base/units';
+  import type { AnyConstruction, Question } from '$lib/core/craft/constructions';
+  import { fitsField, type Shop } from '$lib/core/documents/shop';
+  import { chosenOutline } from '$lib/core/reading/papers';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
 
   import EdgeComposer, { type EdgeAnswers } from './EdgeComposer.svelte';
+  import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
   interface Props {
     shop: Shop;

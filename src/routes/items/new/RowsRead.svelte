@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { colourOf, UNKNOWN_COLOUR } from '$lib/core/intake';
-  import { Role, ROLE_WORDS, ROLES } from '$lib/core/item';
-  import { formatSize, formatThread, type LengthUnit } from '$lib/core/units';
+  import { formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
+  import { Role, ROLE_WORDS, ROLES } from '$lib/core/documents/item';
+  import { colourOf, UNKNOWN_COLOUR } from '$lib/core/reading/papers';
   import Swatch from '$lib/ui/Swatch.svelte';
   import type { Snippet } from 'svelte';
   import type { Papers } from './papers.svelte';

@@ -1,20 +1,20 @@
-import type { DrawingReading } from '$lib/core/drawing';
+import type { Path } from '$lib/core/base/geometry';
+import type { Role } from '$lib/core/documents/item';
+import type { DrawingReading } from '$lib/core/reading/drawings';
 import {
+  type ChartReading,
   drawnAround,
+  type Instruction,
   outlineChoices,
+  type Paper,
   readChart,
   readPaper,
+  type ReadRow,
   rowsOfDrawing,
   rowsOfList,
-  type ChartReading,
-  type Instruction,
-  type Paper,
-  type ReadRow,
   type ThreadMeaning
-} from '$lib/core/intake';
-import type { Path } from '$lib/core/geometry';
-import type { Role } from '$lib/core/item';
-import { isStitchList, readStitchList, type ListReading } from '$lib/core/stitch';
+} from '$lib/core/reading/papers';
+import { isStitchList, type ListReading, readStitchList } from '$lib/core/stitching/stitches';
 import type { Brought } from '$lib/files';
 
 /** Where the stops of a new item come from. */

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { compareRun, faultName, type RunEvent, type RunEventType } from '$lib/core/run';
-  import { formatDuration } from '$lib/core/units';
+  import { formatDuration } from '$lib/core/base/units';
+  import type { RunEvent, RunEventType } from '$lib/core/documents/run';
+  import { compareRun, faultName } from '$lib/core/running/runs';
   import { live, runDocument } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { ComparedStep } from '$lib/core/run';
-  import { formatDuration } from '$lib/core/units';
+  import { formatDuration } from '$lib/core/base/units';
+  import type { ComparedStep } from '$lib/core/running/runs';
   import BarChart from '$lib/ui/chart/BarChart.svelte';
 
   let { steps }: { steps: ComparedStep[] } = $props();

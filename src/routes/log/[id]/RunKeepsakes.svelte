@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Run } from '$lib/core/run';
+  import type { Run } from '$lib/core/documents/run';
   import { addPhoto, freshId, live, markRun, photosOf, removePhoto, type Photo } from '$lib/data';
   import { Camera, X } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';

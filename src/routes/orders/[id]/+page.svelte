@@ -1,7 +1,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { sayTime, type Order, type PlannedHooping } from '$lib/core/batch';
+  import type { Order } from '$lib/core/documents/order';
+  import { type PlannedHooping, sayTime } from '$lib/core/ordering/day';
   import { changeOrder, clientId, freshId, live, orderTable, prepareHooping } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import TabBar from '$lib/ui/TabBar.svelte';

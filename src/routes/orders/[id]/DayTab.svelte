@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { sayTime, type BatchPlan, type PlannedHooping } from '$lib/core/batch';
-  import type { Hoop } from '$lib/core/shop';
-  import { formatMinutes } from '$lib/core/units';
+  import { formatMinutes } from '$lib/core/base/units';
+  import type { Hoop } from '$lib/core/documents/shop';
+  import { type BatchPlan, type PlannedHooping, sayTime } from '$lib/core/ordering/day';
   import { download, fileName } from '$lib/ui/files';
   import DayChart from '$lib/ui/day/DayChart.svelte';
   import { dayScenes } from '$lib/ui/day/layout';

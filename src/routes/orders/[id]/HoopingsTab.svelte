@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { placedKey, type BatchPlan, type Order, type PlannedHooping } from '$lib/core/batch';
-  import type { Placement } from '$lib/core/hooping';
-  import { formatDuration, formatLength } from '$lib/core/units';
+  import { formatDuration, formatLength } from '$lib/core/base/units';
+  import type { Order, Placement } from '$lib/core/documents/order';
+  import { type BatchPlan, placedKey, type PlannedHooping } from '$lib/core/ordering/day';
   import type { OrderTable } from '$lib/data';
   import { hoopingsCsv } from '$lib/files';
   import { download, fileName } from '$lib/ui/files';

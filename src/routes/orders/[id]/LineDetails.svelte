@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { WAYS, type OrderLine, type Repeats, type Way } from '$lib/core/batch';
+  import type { OrderLine, Repeats } from '$lib/core/documents/order';
+  import { type Way, WAYS } from '$lib/core/documents/run';
   import type { OrderTable } from '$lib/data';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';

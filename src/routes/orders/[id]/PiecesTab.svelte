@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { newLine, piecesToStitch, type BatchPlan, type Order, type OrderLine } from '$lib/core/batch';
   import { freshId, type OrderTable } from '$lib/data';
-  import { piecesPerFile } from '$lib/core/constructions';
+  import { piecesPerFile } from '$lib/core/craft/constructions';
+  import { newLine, type Order, type OrderLine, piecesToStitch } from '$lib/core/documents/order';
+  import type { BatchPlan } from '$lib/core/ordering/day';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Trash2 } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';

@@ -1,7 +1,9 @@
 <script lang="ts">
-  import { orderCutInput, orderThreads, orderWants, type BatchPlan, type Order } from '$lib/core/batch';
-  import { shoppingList } from '$lib/core/cutplan';
-  import { formatSize, formatThread } from '$lib/core/units';
+  import { formatSize, formatThread } from '$lib/core/base/units';
+  import type { Order } from '$lib/core/documents/order';
+  import type { BatchPlan } from '$lib/core/ordering/day';
+  import { orderCutInput, orderThreads, orderWants } from '$lib/core/ordering/quote';
+  import { shoppingList } from '$lib/core/preparing/cutting';
   import { listStash, live, type OrderTable } from '$lib/data';
   import { shoppingCsv, threadsCsv } from '$lib/files';
   import { download, fileName } from '$lib/ui/files';

@@ -1,14 +1,7 @@
 <script lang="ts">
-  import {
-    NOTHING_DONE,
-    orderCutInput,
-    orderWants,
-    priceByQuantity,
-    quoteOf,
-    type BatchPlan,
-    type Order,
-    type Rates
-  } from '$lib/core/batch';
+  import type { Order, Rates } from '$lib/core/documents/order';
+  import { type BatchPlan, NOTHING_DONE } from '$lib/core/ordering/day';
+  import { orderCutInput, orderWants, priceByQuantity, quoteOf } from '$lib/core/ordering/quote';
   import { listStash, live, type OrderTable } from '$lib/data';
   import { quoteCsv } from '$lib/files';
   import NumberField from '$lib/ui/fields/NumberField.svelte';

@@ -1,4 +1,5 @@
-import type { PlannedHooping, Way } from '$lib/core/batch';
+import type { Way } from '$lib/core/documents/run';
+import type { PlannedHooping } from '$lib/core/ordering/day';
 
 export const WAY_WORDS: Record<Way, string> = {
   'copy-by-copy': 'Copy by copy',

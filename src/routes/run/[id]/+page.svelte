@@ -1,11 +1,11 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { jobOf } from '$lib/core/machine';
-  import { planAndTrace } from '$lib/core/plan';
-  import { beforeStart, foldRun, type StartCheck } from '$lib/core/run';
-  import { bobbinUse } from '$lib/core/thread';
-  import { bobbinColourName, needleSheet, planItemBobbins } from '$lib/core/threadplan';
+  import { planAndTrace } from '$lib/core/making/plan';
+  import { bobbinColourName, needleSheet, planItemBobbins } from '$lib/core/preparing/threads';
+  import { beforeStart, foldRun, type StartCheck } from '$lib/core/running/runs';
+  import { machineJobOf } from '$lib/core/running/standIn';
+  import { bobbinUse } from '$lib/core/solvers/bobbins';
   import {
     addPhoto,
     appendEvent,
@@ -100,7 +100,7 @@
   $effect(() => {
     // Whenever the machine or the run has moved.
     if (head && folded && following?.watch.state && drives)
-      void following.drive(head, folded, jobOf(head.plan, head.id));
+      void following.drive(head, folded, machineJobOf(head.plan, head.id));
   });
   const followed = $derived.by(() => {
     if (!following) return '';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { FAULTS, faultName, type Fault } from '$lib/core/run';
+  import { type Fault, FAULTS } from '$lib/core/documents/run';
+  import { faultName } from '$lib/core/running/runs';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
 
   /** Which fault it is: a big button each, or its digit. */

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { PlanStep } from '$lib/core/plan';
-  import type { NowPossible } from '$lib/core/run';
-  import { stopList } from '$lib/core/thread';
+  import type { PlanStep } from '$lib/core/documents/plan';
+  import type { NowPossible } from '$lib/core/running/runs';
+  import { stopList } from '$lib/core/stitching/thread';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
 
   /** What is needed now and then: skip and come back, another stop in the thread that is on, set aside, call-outs. */

@@ -1,5 +1,9 @@
 <script lang="ts">
-  import { forVariant, type Item } from '$lib/core/item';
+  import { formatClock } from '$lib/core/base/units';
+  import { forVariant, type Item } from '$lib/core/documents/item';
+  import type { Fault, RunHead } from '$lib/core/documents/run';
+  import type { Machine } from '$lib/core/documents/shop';
+  import { cutSizes, simulate } from '$lib/core/making/stack';
   import {
     CALL_AT_S,
     faultSeconds,
@@ -8,15 +12,10 @@
     mayStitchAt,
     mustCatch,
     recoveryFor,
-    stepSeconds,
-    type Fault,
-    type RunHead,
     type RunState,
-    type StartCheck
-  } from '$lib/core/run';
-  import type { Machine } from '$lib/core/shop';
-  import { cutSizes, simulate } from '$lib/core/stack';
-  import { formatClock } from '$lib/core/units';
+    type StartCheck,
+    stepSeconds
+  } from '$lib/core/running/runs';
   import type { EventDraft } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { StartCheck } from '$lib/core/run';
+  import type { StartCheck } from '$lib/core/running/runs';
   import { Check } from '@lucide/svelte';
 
   /** What to look at before the start, big enough to tick with an elbow. */

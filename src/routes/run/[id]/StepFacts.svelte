@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Plan, PlanStep } from '$lib/core/plan';
-  import { lookAhead, toPrepare } from '$lib/core/run';
-  import { formatClock, formatDuration, formatMinutes } from '$lib/core/units';
+  import { formatClock, formatDuration, formatMinutes } from '$lib/core/base/units';
+  import type { Plan, PlanStep } from '$lib/core/documents/plan';
+  import { lookAhead, toPrepare } from '$lib/core/running/runs';
   import { stepTime } from '$lib/ui/steps/words';
 
   /** The lower third: the clock of the step, the next thread, and what comes next or is to be made ready. */

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { forVariant, type Item } from '$lib/core/item';
-  import type { Plan, PlanStep } from '$lib/core/plan';
-  import { hoopWords } from '$lib/core/sheet';
-  import { cutSizes, simulate } from '$lib/core/stack';
+  import { hoopWords } from '$lib/core/craft/operations';
+  import { forVariant, type Item } from '$lib/core/documents/item';
+  import type { Plan, PlanStep } from '$lib/core/documents/plan';
+  import { cutSizes, simulate } from '$lib/core/making/stack';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';

@@ -1,4 +1,4 @@
-import type { RunState } from '$lib/core/run';
+import type { RunState } from '$lib/core/running/runs';
 
 /** What the great key says: what a press of the space bar or the pedal does now. */
 export function mainKeyWords({ phase, fault }: RunState, hasStep: boolean): string {

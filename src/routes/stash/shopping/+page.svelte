@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cutInputOf, plannedWants, shoppingList } from '$lib/core/cutplan';
+  import { cutInputOf, plannedWants, shoppingList } from '$lib/core/preparing/cutting';
   import { keepShoppingWants, live, shoppingMat } from '$lib/data';
   import { shoppingCsv } from '$lib/files';
   import { download } from '$lib/ui/files';

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { StandInSetup } from '$lib/core/machine';
+import { StandInSetup } from '$lib/core/running/standIn';
 import { findMachine, readAs, refuse, removeMachine } from '$lib/server';
 import type { RequestHandler } from './$types';
 

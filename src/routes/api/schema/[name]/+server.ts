@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { DOCUMENTS, jsonSchema, type DocumentKind } from '$lib/core/documents';
+import { type DocumentKind, DOCUMENTS, jsonSchema } from '$lib/core/documents/files';
 import { refuse } from '$lib/server';
 import type { RequestHandler } from './$types';
 

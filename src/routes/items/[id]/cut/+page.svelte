@@ -1,23 +1,23 @@
 <script lang="ts">
   import { page } from '$app/state';
+  import { formatSize } from '$lib/core/base/units';
+  import type { CutJob } from '$lib/core/documents/cutJob';
+  import { defaultSetup } from '$lib/core/documents/shop';
+  import type { ClothEntry } from '$lib/core/documents/stash';
   import {
     chosen,
     confirmCut,
     cutInputOf,
+    type Demand,
     entryBought,
     entryIdOf,
     letterOf,
+    type MaterialPlan,
+    type PlannedCloth,
     plannedWants,
     TO_BUY,
-    undoCut,
-    type CutJob,
-    type Demand,
-    type MaterialPlan,
-    type PlannedCloth
-  } from '$lib/core/cutplan';
-  import { defaultSetup } from '$lib/core/shop';
-  import type { ClothEntry } from '$lib/core/stash';
-  import { formatSize } from '$lib/core/units';
+    undoCut
+  } from '$lib/core/preparing/cutting';
   import {
     applyCut,
     changeSetup,

@@ -1,7 +1,13 @@
 <script lang="ts">
-  import { isBought, leftWords, sequenceOf, type MaterialPlan, type PlannedCloth } from '$lib/core/cutplan';
-  import type { StashEntry } from '$lib/core/stash';
-  import { formatLength, formatSize, type LengthUnit } from '$lib/core/units';
+  import { formatLength, formatSize, type LengthUnit } from '$lib/core/base/units';
+  import type { StashEntry } from '$lib/core/documents/stash';
+  import {
+    isBought,
+    leftWords,
+    type MaterialPlan,
+    type PlannedCloth,
+    sequenceOf
+  } from '$lib/core/preparing/cutting';
   import { Lock, LockOpen, Scissors, ShoppingBasket } from '@lucide/svelte';
   import ClothDrawing from './ClothDrawing.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { PlannedCloth } from '$lib/core/cutplan';
-  import { frameOf } from '$lib/core/strips';
-  import { formatSize, type LengthUnit } from '$lib/core/units';
+  import { formatSize, type LengthUnit } from '$lib/core/base/units';
+  import type { PlannedCloth } from '$lib/core/preparing/cutting';
+  import { frameOf } from '$lib/core/solvers/strips';
 
   /** A cloth true to scale, its strips from the corner the cuts begin at; pieces can be dragged to another cloth. */
   interface Props {

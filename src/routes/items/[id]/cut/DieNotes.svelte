@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { DIE_LAYERS, diePasses, isMirrored, isSymmetrical, type Want } from '$lib/core/cutplan';
-  import { findLine } from '$lib/core/item';
+  import { findLine } from '$lib/core/documents/item';
+  import { DIE_LAYERS, diePasses, isMirrored, isSymmetrical, type Want } from '$lib/core/preparing/cutting';
 
   /** Shapes cut to their line: how many passes through a die, and which way up. */
   let { wants }: { wants: readonly Want[] } = $props();

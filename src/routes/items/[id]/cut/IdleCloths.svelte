@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { ClothEntry } from '$lib/core/stash';
-  import { formatSize, type LengthUnit } from '$lib/core/units';
+  import { formatSize, type LengthUnit } from '$lib/core/base/units';
+  import type { ClothEntry } from '$lib/core/documents/stash';
 
   /** Cloth of the kinds in use that nothing is cut from: a place to drop a piece. */
   interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { Demand } from '$lib/core/cutplan';
-  import { MARGIN_MM } from '$lib/core/cutting';
-  import type { Piece } from '$lib/core/item';
-  import type { Shop } from '$lib/core/shop';
+  import type { Piece } from '$lib/core/documents/item';
+  import type { Shop } from '$lib/core/documents/shop';
+  import { MARGIN_MM } from '$lib/core/making/sizes';
+  import type { Demand } from '$lib/core/preparing/cutting';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import { Dialog } from 'bits-ui';

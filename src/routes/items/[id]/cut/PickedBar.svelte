@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { TO_BUY, type Demand } from '$lib/core/cutplan';
-  import type { ClothEntry } from '$lib/core/stash';
-  import { formatSize, type LengthUnit } from '$lib/core/units';
+  import { formatSize, type LengthUnit } from '$lib/core/base/units';
+  import type { ClothEntry } from '$lib/core/documents/stash';
+  import { type Demand, TO_BUY } from '$lib/core/preparing/cutting';
   import { X } from '@lucide/svelte';
 
   /** The piece that was taken up, and the cloths it could come from: choose one for all of it, or drop one piece. */

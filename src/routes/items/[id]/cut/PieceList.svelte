@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Demand, MaterialPlan } from '$lib/core/cutplan';
-  import type { SizePart } from '$lib/core/cutting';
-  import { formatLength, formatSize, otherUnit, type LengthUnit } from '$lib/core/units';
+  import { formatLength, formatSize, type LengthUnit, otherUnit } from '$lib/core/base/units';
+  import type { SizePart } from '$lib/core/documents/plan';
+  import type { Demand, MaterialPlan } from '$lib/core/preparing/cutting';
 
   /** What is cut, by material, with a reason for every millimetre. */
   interface Props {

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { reuseSpot, rollWays, type Demand } from '$lib/core/cutplan';
-  import { isStabiliserKind } from '$lib/core/item';
-  import type { Plan } from '$lib/core/plan';
-  import { defaultOffers, type Shop } from '$lib/core/shop';
-  import type { ClothEntry } from '$lib/core/stash';
-  import { formatLength, formatSize } from '$lib/core/units';
+  import { formatLength, formatSize } from '$lib/core/base/units';
+  import { isStabiliserKind } from '$lib/core/documents/item';
+  import type { Plan } from '$lib/core/documents/plan';
+  import { defaultOffers, type Shop } from '$lib/core/documents/shop';
+  import type { ClothEntry } from '$lib/core/documents/stash';
+  import { type Demand, reuseSpot, rollWays } from '$lib/core/preparing/cutting';
 
   /** Which way round to cut what the ring holds, off which roll, and what the offcuts are good for. */
   interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Unplaced } from '$lib/core/cutplan';
+  import type { Unplaced } from '$lib/core/preparing/cutting';
 
   /** Pieces no cloth takes, why, and the nearest way out. */
   let { unplaced }: { unplaced: readonly Unplaced[] } = $props();

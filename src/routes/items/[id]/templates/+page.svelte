@@ -1,10 +1,16 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { forVariant } from '$lib/core/item';
-  import { plan } from '$lib/core/plan';
-  import { defaultSetup } from '$lib/core/shop';
-  import { hoopTemplate, PAPERS, pieceTemplates, templatePages, type PaperName } from '$lib/core/templates';
-  import { stitchListCsv, stitchListOf } from '$lib/core/stitch';
+  import { forVariant } from '$lib/core/documents/item';
+  import { defaultSetup } from '$lib/core/documents/shop';
+  import { plan } from '$lib/core/making/plan';
+  import {
+    hoopTemplate,
+    type PaperName,
+    PAPERS,
+    pieceTemplates,
+    templatePages
+  } from '$lib/core/preparing/templates';
+  import { stitchListCsv, stitchListOf } from '$lib/core/stitching/stitches';
   import { itemOnBench, live } from '$lib/data';
   import { templatesSvg, zipOf } from '$lib/files';
   import { download, fileName } from '$lib/ui/files';

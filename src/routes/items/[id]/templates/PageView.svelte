@@ -1,13 +1,13 @@
 <script lang="ts">
-  import { pathData } from '$lib/core/geometry';
-  import type { Mark, TemplatePage } from '$lib/core/templates';
+  import { pathData } from '$lib/core/base/geometry';
+  import type { TemplateMark, TemplatePage } from '$lib/core/preparing/templates';
 
   /** A page of templates as it will be printed. */
   let { page, number }: { page: TemplatePage; number: number } = $props();
   const id = $props.id();
 </script>
 
-{#snippet drawing(mark: Mark)}
+{#snippet drawing(mark: TemplateMark)}
   {#if mark.kind === 'text'}
     <text
       x={mark.x}

@@ -1,11 +1,12 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { editStop, type Item } from '$lib/core/item';
-  import { needleHours } from '$lib/core/run';
-  import { defaultSetup, type Setup } from '$lib/core/shop';
-  import type { ThreadEntry } from '$lib/core/stash';
-  import { mayStitchNow, stopList } from '$lib/core/thread';
-  import { chooseSpool, putBobbins, threadNeeds, USUAL } from '$lib/core/threadplan';
+  import { editStop, type Item } from '$lib/core/documents/item';
+  import { defaultSetup, type Setup } from '$lib/core/documents/shop';
+  import type { ThreadEntry } from '$lib/core/documents/stash';
+  import { chooseSpool, putBobbins, threadNeeds, USUAL } from '$lib/core/preparing/threads';
+  import { needleHours } from '$lib/core/running/runs';
+  import { mayStitchNow } from '$lib/core/solvers/stopOrder';
+  import { stopList } from '$lib/core/stitching/thread';
   import { changeSetup, live, saveItem, saveShop, threadTable } from '$lib/data';
   import { download, fileName } from '$lib/ui/files';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';

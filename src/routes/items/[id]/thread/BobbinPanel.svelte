@@ -1,14 +1,14 @@
 <script lang="ts">
-  import type { BobbinKind, BobbinOn } from '$lib/core/shop';
+  import { formatThread } from '$lib/core/base/units';
+  import type { Plan } from '$lib/core/documents/plan';
+  import type { BobbinKind, BobbinOn } from '$lib/core/documents/shop';
   import {
     bobbinColourName,
-    USUAL,
     type ItemBobbins,
     type PlannedBobbin,
-    type StitchPlace
-  } from '$lib/core/threadplan';
-  import type { Plan } from '$lib/core/plan';
-  import { formatThread } from '$lib/core/units';
+    type StitchPlace,
+    USUAL
+  } from '$lib/core/preparing/threads';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { Disc3 } from '@lucide/svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Plan } from '$lib/core/plan';
-  import type { NeedleHours } from '$lib/core/run';
-  import type { NeedleSheet } from '$lib/core/threadplan';
+  import type { Plan } from '$lib/core/documents/plan';
+  import type { NeedleSheet } from '$lib/core/preparing/threads';
+  import type { NeedleHours } from '$lib/core/running/runs';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { Hand, Printer } from '@lucide/svelte';
 

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import type { Thread } from '$lib/core/item';
-  import type { Plan } from '$lib/core/plan';
-  import { stopList, type OrderCost } from '$lib/core/thread';
-  import type { OrderPlan } from '$lib/core/threadplan';
-  import { formatMinutes } from '$lib/core/units';
+  import { formatMinutes } from '$lib/core/base/units';
+  import type { Thread } from '$lib/core/documents/item';
+  import type { Plan } from '$lib/core/documents/plan';
+  import type { OrderPlan } from '$lib/core/preparing/threads';
+  import type { OrderCost } from '$lib/core/solvers/stopOrder';
+  import { stopList } from '$lib/core/stitching/thread';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { Check } from '@lucide/svelte';
 

@@ -1,12 +1,11 @@
 <script lang="ts">
-  import type { Item } from '$lib/core/item';
-  import type { Plan, PlanStep } from '$lib/core/plan';
-  import type { Setup } from '$lib/core/shop';
-  import type { ThreadEntry } from '$lib/core/stash';
-  import { differenceWords } from '$lib/core/thread';
-  import { stopList } from '$lib/core/thread';
-  import type { ThreadNeed } from '$lib/core/threadplan';
-  import { formatThread } from '$lib/core/units';
+  import { formatThread } from '$lib/core/base/units';
+  import type { Item } from '$lib/core/documents/item';
+  import type { Plan, PlanStep } from '$lib/core/documents/plan';
+  import type { Setup } from '$lib/core/documents/shop';
+  import type { ThreadEntry } from '$lib/core/documents/stash';
+  import { differenceWords, type ThreadNeed } from '$lib/core/preparing/threads';
+  import { stopList } from '$lib/core/stitching/thread';
   import Swatch from '$lib/ui/Swatch.svelte';
 
   /** Threads by colour with the maker’s own spools, and every stop with where its thread is seen. */

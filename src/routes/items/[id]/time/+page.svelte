@@ -1,10 +1,11 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { plan as planItem } from '$lib/core/plan';
-  import { compareRun, handMinutes, savings } from '$lib/core/run';
-  import { defaultSetup, type Setup } from '$lib/core/shop';
-  import { halfRange, type Estimate } from '$lib/core/time';
-  import { formatDuration, formatMinutes } from '$lib/core/units';
+  import { formatDuration, formatMinutes } from '$lib/core/base/units';
+  import type { Estimate } from '$lib/core/documents/plan';
+  import { defaultSetup, type Setup } from '$lib/core/documents/shop';
+  import { plan as planItem } from '$lib/core/making/plan';
+  import { halfRange } from '$lib/core/making/time';
+  import { compareRun, handMinutes, savings } from '$lib/core/running/runs';
   import { changeSetup, live, threadTable } from '$lib/data';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';

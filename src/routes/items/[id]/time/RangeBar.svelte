@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { halfRange, type Estimate } from '$lib/core/time';
+  import type { Estimate } from '$lib/core/documents/plan';
+  import { halfRange } from '$lib/core/making/time';
 
   /** An estimate with its two ranges, to the scale of the longest. */
   let { estimate, longest, kind }: { estimate: Estimate; longest: number; kind: string } = $props();

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { Command } from '$lib/core/machine';
+import { MachineCommand } from '$lib/core/running/standIn';
 import { findMachine, readAs, refuse } from '$lib/server';
 import type { RequestHandler } from './$types';
 
@@ -7,7 +7,7 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ params, request }) => {
   const machine = findMachine(params.id);
   if (!machine) return refuse(404, 'no-machine', 'There is no such stand-in machine any more.');
-  const command = await readAs(request, Command);
+  const command = await readAs(request, MachineCommand);
   if (!command.ok) return command.answer;
   const answer = machine.obey(command.value, Date.now());
   if (!answer.ok) return refuse(409, answer.code, answer.message, 'do');

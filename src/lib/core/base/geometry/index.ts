@@ -1,0 +1,31 @@
+export { flattenCubic } from './curve';
+export { inset, offsetPath } from './offset';
+export {
+  box,
+  extents,
+  extentsOfAll,
+  mirrored,
+  Path,
+  pathArea,
+  pathData,
+  pathLength,
+  Point,
+  quarterTurned,
+  segment,
+  shifted
+} from './path';
+export { convexHull, isConvex, noFit, placed, simplified } from './place';
+export {
+  contains,
+  difference,
+  intersection,
+  mirroredAcross,
+  movedBy,
+  pointsAlong,
+  rectangleRegion,
+  type Region,
+  regionArea,
+  regionOf,
+  splitAlong
+} from './region';
+export { type Outline, type Shape, shapePath, SHAPES } from './shapes';

@@ -1,0 +1,43 @@
+import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
+import { roundTo } from '$lib/core/base/units';
+import { type Path, pathArea, type Point } from './path';
+
+/**
+ * A closed path moved outwards (or inwards, for a negative distance) by the same amount all round, with
+ * round corners, as scissors or a satin edge follow it.
+ *
+ * @param path a closed path
+ * @param mm distance in millimetres
+ * @returns the largest path that results, or undefined when nothing is left
+ *
+ * @example
+ * const cut = offsetPath(shapePath('tab', 30, 94), 3)
+ * cut && extents(cut).width // 36
+ */
+export function offsetPath(path: Path, mm: number): Path | undefined {
+  if (!path.closed) throw new RangeError('Only a closed outline can be moved outwards.');
+  if (mm === 0) return path;
+  const found = inflatePathsD(
+    [path.points.map(([x, y]) => ({ x, y }))],
+    mm,
+    JoinType.Round,
+    EndType.Polygon,
+    2,
+    3,
+    0.005
+  );
+  const results = found.map((points): Path => ({
+    closed: true,
+    points: points.map(({ x, y }): Point => [roundTo(x, 3) + 0, roundTo(y, 3) + 0])
+  }));
+  return results.sort((a, b) => pathArea(b) - pathArea(a))[0];
+}
+
+/**
+ * A closed path moved inwards; where nothing would be left, the path itself.
+ *
+ * @param mm distance in millimetres
+ */
+export function inset(path: Path, mm: number): Path {
+  return offsetPath(path, -mm) ?? path;
+}

@@ -1,0 +1,13 @@
+export { formatClock, formatDuration, formatMinutes } from './duration';
+export {
+  formatLength,
+  formatSize,
+  type LengthUnit,
+  MM_PER_INCH,
+  otherUnit,
+  parseLength,
+  roundTo
+} from './length';
+export { roundUpForCutting } from './rounding';
+export { seeded } from './seeded';
+export { formatThread, metresPer } from './thread';

@@ -1,3 +1,0 @@
-export type { CheckContext, Finding } from './finding';
-export * from './review';
-export * from './runChecks';

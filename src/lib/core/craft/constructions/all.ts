@@ -1,0 +1,49 @@
+import { batchPatch } from './batchPatch';
+import { borderPatch } from './borderPatch';
+import type { AnyConstruction } from './construction';
+import { sealed } from './construction';
+import { cutwork } from './cutwork';
+import { cutworkCorner } from './cutworkCorner';
+import { fusedApplique } from './fusedApplique';
+import { joinedApplique } from './joinedApplique';
+import { lace } from './lace';
+import { layeredMat } from './layeredMat';
+import { meshLace } from './meshLace';
+import { namedItem } from './namedItem';
+import { patch } from './patch';
+import { pilePatch } from './pilePatch';
+import { raisedPiece } from './raisedPiece';
+import { severalDesigns } from './severalDesigns';
+import { snapTab } from './snapTab';
+import { splitDesign } from './splitDesign';
+import { topper } from './topper';
+import { turnedFlat } from './turnedFlat';
+import { zipPouch } from './zipPouch';
+
+/** Every construction the application knows, in the order it offers them. */
+export const CONSTRUCTIONS: readonly AnyConstruction[] = [
+  sealed(snapTab),
+  sealed(patch),
+  sealed(borderPatch),
+  sealed(batchPatch),
+  sealed(pilePatch),
+  sealed(zipPouch),
+  sealed(turnedFlat),
+  sealed(layeredMat),
+  sealed(topper),
+  sealed(lace),
+  sealed(meshLace),
+  sealed(fusedApplique),
+  sealed(joinedApplique),
+  sealed(raisedPiece),
+  sealed(cutwork),
+  sealed(cutworkCorner),
+  sealed(severalDesigns),
+  sealed(splitDesign),
+  sealed(namedItem)
+];
+
+/** The construction of a kind, or undefined. */
+export function constructionOf(kind: string): AnyConstruction | undefined {
+  return CONSTRUCTIONS.find((construction) => construction.kind === kind);
+}

@@ -1,0 +1,194 @@
+import { z } from 'zod';
+import { inset, type Path, shapePath, shifted } from '$lib/core/base/geometry';
+import { ask, count, material, MATERIALS, shape, sideMm, thread, threads } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const Params = z.object({
+  shape: shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
+  width: sideMm(60, 20, 200),
+  height: sideMm(60, 20, 200),
+  borderWidth: sideMm(4, 3, 8),
+  designGap: sideMm(3, 0, 30),
+  copies: count(2, 1, 6),
+  gap: sideMm(20, 5, 60),
+  placements: z.enum(['one-by-one', 'all-first']).default('one-by-one'),
+  ground: material('felt', 'Felt', '#6d1f31'),
+  border: thread('Brass', '#b58a3c'),
+  colours: threads(['Cream', '#efe3c4'])
+});
+type Params = z.output<typeof Params>;
+
+/** Cut just outside the line, mm. */
+const OUTSIDE_MM = 0.5;
+
+/** Blanks cut from one sheet of felt, then laid one after another on film and stitched as patches. */
+export const batchPatch: Construction<typeof Params> = {
+  kind: 'batch-patch',
+  name: 'Batch patch on blanks',
+  summary:
+    'Several blanks marked and cut from one hooping, then stitched and edged on film, which pops them out.',
+  params: Params,
+  questions: [
+    ask.shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
+    ask.length('width', 'Outer edge of the border, width'),
+    ask.length('height', 'Outer edge of the border, height'),
+    ask.length('borderWidth', 'Width of the satin border'),
+    ask.length('designGap', 'Gap between design and border'),
+    ask.number('copies', 'Copies in the hoop'),
+    ask.length('gap', 'Gap between two copies'),
+    ask.choice(
+      'placements',
+      'Placement lines',
+      {
+        'one-by-one': 'Each before its own patch: one halt a copy',
+        'all-first': 'All from a line-only file, then the patches'
+      },
+      'a line-only file halts once; the patch file then skips its first stop'
+    ),
+    ask.material('ground', 'Blank', { felt: 'Felt', canvas: 'Canvas' }),
+    ask.thread('border', 'Border thread'),
+    ask.threads('colours', 'Colours, in order')
+  ],
+  pattern
+};
+
+function pattern(p: Params): Pattern {
+  const { size, middles } = layOut(p);
+  const outer = shapePath(p.shape, p.width, p.height);
+  const at = (path: Path, copy: number): Path => shifted(path, ...(middles[copy] ?? [0, 0]));
+  const copies = middles.map((_, copy) => copy);
+  const s = new Sequence({
+    shape: p.shape,
+    size,
+    finished: { width: p.width, height: p.height },
+    edge: 'satin border'
+  });
+  for (const copy of copies) {
+    const name = copies.length > 1 ? ` ${copy + 1}` : '';
+    s.line(`edge-${copy}`, `Edge of patch${name}`, at(inset(outer, p.borderWidth / 2), copy), 'hooping-2');
+    s.line(
+      `field-${copy}`,
+      `Design of patch${name}`,
+      at(inset(outer, p.borderWidth + p.designGap), copy),
+      'hooping-2'
+    );
+    s.line(`cut-${copy}`, `Cut line of blank${name}`, at(inset(outer, p.borderWidth / 2), copy));
+  }
+  s.piece('cutaway', 'CUTAWAY', MATERIALS.cutaway, 'hooped');
+  s.piece('sheet', 'SHEET', p.ground, 'hooped');
+  s.piece('film', 'FILM', MATERIALS.film, 'hooped', { plies: 2 });
+  for (const copy of copies)
+    s.piece(`blank-${copy}`, copies.length > 1 ? `BLANK ${copy + 1}` : 'BLANK', p.ground, 'applique', {
+      covers: `edge-${copy}`,
+      shows: 'front',
+      shape: 'pre-cut',
+      from: 'sheet',
+      overrides: { margin: OUTSIDE_MM }
+    });
+
+  s.hoop('hooping-1', 'Blanks', ['cutaway', 'sheet']);
+  s.stop('cut-line', {
+    name: 'Cut lines',
+    role: 'cut-line',
+    words: /cut|die|blank/,
+    threadOf: 'border-0',
+    visible: 'hidden',
+    lineIds: copies.map((copy) => `cut-${copy}`)
+  });
+  s.move('hoop-off', 'unhoop');
+  s.hand(
+    'cut-blanks',
+    { do: 'other', title: 'Cut each blank just outside its line', seconds: 45 * copies.length },
+    { needs: ['cut-line'] }
+  );
+  s.hoop('hooping-2', 'Patches', ['film']);
+  if (p.placements === 'all-first') placement(s, copies, 'placement');
+  for (const copy of copies) {
+    if (p.placements === 'one-by-one') placement(s, [copy], `placement-${copy}`);
+    else if (copy > 0) continue;
+    const laid = p.placements === 'one-by-one' ? [copy] : copies;
+    s.move('frame-forward');
+    for (const blank of laid)
+      s.hand(
+        `lay-blank-${blank}`,
+        {
+          do: 'lay',
+          pieceId: `blank-${blank}`,
+          side: 'above',
+          face: 'up',
+          covers: `edge-${blank}`,
+          hold: { by: 'spray' }
+        },
+        { needs: ['cut-blanks'] }
+      );
+    for (const done of laid) stitched(s, p, done);
+  }
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand(
+    'pop-out',
+    { do: 'topping-off', pieceId: 'film' },
+    { needs: ['unhoop'], note: 'Pop the patches out of the film.' }
+  );
+  s.must(...copies.map((copy) => `lay-blank-${copy}`), ...copies.map((copy) => `border-${copy}`));
+  s.truth({
+    kind: 'stabiliser',
+    pieceId: 'film',
+    kinds: ['wash-away-film', 'wash-away-mesh', 'tear-away'],
+    plies: 2
+  });
+  return s.done();
+}
+
+function placement(s: Sequence, copies: number[], key: string): void {
+  s.stop(key, {
+    name: copies.length > 1 ? 'Placement lines' : `Placement line ${(copies[0] ?? 0) + 1}`,
+    role: 'placement',
+    words: /place|position|guide/,
+    threadOf: 'border-0',
+    visible: 'hidden',
+    lineIds: copies.map((copy) => `edge-${copy}`)
+  });
+}
+
+function stitched(s: Sequence, p: Params, copy: number): void {
+  s.stop(`colours-${copy}`, {
+    name: `Colours of patch ${copy + 1}`,
+    one: `Colour of patch ${copy + 1}`,
+    role: 'decoration',
+    alsoRoles: ['lettering', 'topstitch'],
+    words: /colou?r|fill|design|letter|text/,
+    repeats: true,
+    visible: 'front',
+    lineIds: [`field-${copy}`],
+    estimate: [{ stitches: 1800, attended: false }],
+    thread: p.colours
+  });
+  s.stop(`border-${copy}`, {
+    name: `Border of patch ${copy + 1}`,
+    role: 'satin-edge',
+    words: /border|edge|satin|rim/,
+    visible: 'both',
+    protected: true,
+    lineIds: [`edge-${copy}`],
+    width: p.borderWidth,
+    thread: p.border
+  });
+}
+
+/** Copies in rows of two, the middle of the whole on the middle of the field. */
+function layOut(p: Params): { size: { width: number; height: number }; middles: [x: number, y: number][] } {
+  const columns = Math.min(2, p.copies);
+  const rows = Math.ceil(p.copies / columns);
+  const [pitchX, pitchY] = [p.width + p.gap, p.height + p.gap];
+  return {
+    size: { width: columns * pitchX - p.gap, height: rows * pitchY - p.gap },
+    middles: Array.from({ length: p.copies }, (_, copy): [number, number] => [
+      ((copy % columns) - (columns - 1) / 2) * pitchX,
+      (Math.floor(copy / columns) - (rows - 1) / 2) * pitchY
+    ])
+  };
+}

@@ -1,0 +1,175 @@
+import { z } from 'zod';
+import {
+  contains,
+  type Path,
+  pathLength,
+  pointsAlong,
+  regionOf,
+  shapePath,
+  shifted
+} from '$lib/core/base/geometry';
+import type { Line } from '$lib/core/documents/item';
+import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import { blanketPhase, type Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const method = z.enum(['pre-cut', 'trim-in-place']);
+const Params = z.object({
+  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
+  width: sideMm(50, 15, 200),
+  height: sideMm(60, 15, 200),
+  edge: z.enum(['satin', 'blanket', 'motif']).default('satin'),
+  lines: z.enum(['each', 'one']).default('each'),
+  ground: material('woven', 'Apron cotton', '#e7dcc0'),
+  first: material('woven', 'Fern print', '#4d7148'),
+  firstMethod: method.default('pre-cut'),
+  second: material('woven', 'Carriage red', '#8d2f35'),
+  secondMethod: method.default('pre-cut'),
+  secondHold: heldBy('spray'),
+  firstThread: thread('Fern green', '#3c5a38'),
+  secondThread: thread('Burgundy', '#6d1f31')
+});
+type Params = z.output<typeof Params>;
+
+const WIDTH = { satin: 3.5, blanket: 3, motif: 5 } as const;
+
+/** Shapes fused on cloth, from the bottom up, each under its own edge. */
+export const fusedApplique: Construction<typeof Params> = {
+  kind: 'fused-applique',
+  name: 'Fused pre-cut appliqué',
+  summary:
+    'Pre-cut shapes laid inside their lines, fused and edged; a later piece covers a part of the first.',
+  params: Params,
+  questions: [
+    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
+    ask.length('width', 'A shape, width'),
+    ask.length('height', 'A shape, height'),
+    ask.choice('edge', 'Edge stitch', { satin: 'Satin', blanket: 'Blanket', motif: 'Motif' }),
+    ask.choice('lines', 'Placement lines', { each: 'One stop a piece', one: 'One stop for both pieces' }),
+    ask.material('ground', 'Ground', { woven: 'Woven cotton', canvas: 'Canvas', knit: 'Jersey' }),
+    ask.material('first', 'First piece', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.choice('firstMethod', 'First piece is', {
+      'pre-cut': 'Pre-cut and fused',
+      'trim-in-place': 'Trimmed in place'
+    }),
+    ask.material('second', 'Second piece', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.choice('secondMethod', 'Second piece is', {
+      'pre-cut': 'Pre-cut and fused',
+      'trim-in-place': 'Trimmed in place'
+    }),
+    ask.hold('secondHold', 'A piece trimmed in place is held with'),
+    ask.thread('firstThread', 'First edge thread'),
+    ask.thread('secondThread', 'Second edge thread')
+  ],
+  pattern
+};
+
+function pattern(p: Params): Pattern {
+  const shape = shapePath(p.shape, p.width, p.height);
+  const first = shifted(shape, -p.width / 3, 0);
+  const second = shifted(shape, p.width / 3, 0);
+  const size = { width: p.width * (5 / 3) + 6, height: p.height + 6 };
+  const s = new Sequence({ shape: p.shape, size, finished: size, edge: `${p.edge} edge` });
+  s.line('first', 'First shape', first, 'hooping-1', hiddenUnder(first, second));
+  s.line('second', 'Second shape', second);
+  s.piece(
+    'stabiliser',
+    'STABILISER',
+    p.ground.kind === 'knit' ? MATERIALS.cutaway : MATERIALS.tearAway,
+    'hooped',
+    { plies: 2 }
+  );
+  s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
+  for (const [id, name] of [
+    ['first', 'FIRST PIECE'],
+    ['second', 'SECOND PIECE']
+  ] as const) {
+    const precut = p[`${id}Method`] === 'pre-cut';
+    s.piece(id, name, p[id], 'applique', {
+      covers: id,
+      shows: 'front',
+      ...(precut && { shape: 'pre-cut', template: { wrongSideUp: true, mirrored: true } })
+    });
+  }
+
+  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
+  if (p.lines === 'one') placement(s, ['first', 'second'], 'placement');
+  piece(s, p, 'first');
+  piece(s, p, 'second');
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['second-edge'] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
+  if (p.ground.kind !== 'knit') s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.hand('press', { do: 'press', from: 'back' }, { needs: ['unhoop'] });
+  s.must('lay-first', 'lay-second');
+  return s.done();
+}
+
+function placement(s: Sequence, lineIds: string[], key: string): void {
+  s.stop(key, {
+    name: lineIds.length > 1 ? 'Placement lines' : 'Placement line',
+    role: 'placement',
+    words: /place|position/,
+    threadOf: `${lineIds[0] ?? 'first'}-edge`,
+    visible: 'hidden',
+    lineIds
+  });
+}
+
+function piece(s: Sequence, p: Params, id: 'first' | 'second'): void {
+  const precut = p[`${id}Method`] === 'pre-cut';
+  if (p.lines === 'each') placement(s, [id], `${id}-placement`);
+  if (precut)
+    s.hand(
+      `lay-${id}`,
+      { do: 'lay', pieceId: id, side: 'above', face: 'up', covers: id, hold: { by: 'fuse' } },
+      { note: 'Peel the paper. Press, do not slide; big pieces off the machine, on a felt mat.' }
+    );
+  else {
+    s.hand(`lay-${id}`, {
+      do: 'lay',
+      pieceId: id,
+      side: 'above',
+      face: 'up',
+      covers: id,
+      over: 12,
+      hold: heldAs(p.secondHold)
+    });
+    s.stop(`${id}-tack`, {
+      name: 'Tack-down',
+      role: 'tack-down',
+      words: /tack/,
+      threadOf: `${id}-edge`,
+      visible: 'hidden',
+      lineIds: [id]
+    });
+    s.move('hoop-off');
+    if (p.secondHold === 'pins') s.hand(`unpin-${id}`, { do: 'unpin' });
+    s.hand(`trim-${id}`, { do: 'trim', pieceIds: [id], lineId: id, side: 'outside', margin: 0 });
+    s.must(`trim-${id}`, `${id}-tack`);
+    s.move('hoop-on');
+  }
+  s.stop(`${id}-edge`, {
+    name: id === 'first' ? 'First edge' : 'Second edge',
+    role: 'applique-edge',
+    alsoRoles: ['satin-edge'],
+    words: /edge|satin|blanket|motif/,
+    visible: 'front',
+    lineIds: [id],
+    width: WIDTH[p.edge],
+    ...(p.edge === 'blanket' && { estimate: [blanketPhase(pathLength(s.pathOf(id)), WIDTH.blanket)] }),
+    thread: p[`${id}Thread`]
+  });
+}
+
+/** The stretch of an edge that a later piece covers: it is left out on purpose. */
+function hiddenUnder(path: Path, over: Path): Line['gaps'] {
+  const region = regionOf(over);
+  const points = pointsAlong(path, 1);
+  const step = pathLength(path) / Math.max(1, points.length - 1);
+  const inside = points.flatMap((point, at) => (contains(region, point) ? [at] : []));
+  const [from, to] = [inside[0], inside.at(-1)];
+  return from === undefined || to === undefined ? [] : [{ from: from * step, to: to * step }];
+}

@@ -1,0 +1,134 @@
+import { z } from 'zod';
+import { box, type Path, segment } from '$lib/core/base/geometry';
+import { ask, material, MATERIALS, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence, stopPart } from './sequence';
+
+const Params = z.object({
+  width: sideMm(100, 40, 300),
+  height: sideMm(70, 30, 300),
+  joinAt: sideMm(45, 15, 200),
+  ground: material('woven', 'Apron cotton', '#e7dcc0'),
+  left: material('woven', 'Fern print', '#4d7148'),
+  right: material('woven', 'Carriage red', '#8d2f35'),
+  leftThread: thread('Fern green', '#3c5a38'),
+  rightThread: thread('Burgundy', '#6d1f31')
+});
+type Params = z.output<typeof Params>;
+
+const SATIN_MM = 3.5;
+/** The overlap of the second piece at the join, mm. */
+const OVERLAP_MM = 3;
+
+/** Two pieces joined by a seam that is flipped open, so that no edge lies between them. */
+export const joinedApplique: Construction<typeof Params> = {
+  kind: 'joined-applique',
+  name: 'Joined appliqué with flip',
+  summary: 'The second piece is sewn face down at the join and flipped: no satin between the two.',
+  params: Params,
+  questions: [
+    ask.length('width', 'Both pieces, width'),
+    ask.length('height', 'Both pieces, height'),
+    ask.length('joinAt', 'The join, from the left edge'),
+    ask.material('ground', 'Ground', { woven: 'Woven cotton', canvas: 'Canvas' }),
+    ask.material('left', 'Left piece', { woven: 'Woven cotton' }),
+    ask.material('right', 'Right piece', { woven: 'Woven cotton' }),
+    ask.thread('leftThread', 'Left thread'),
+    ask.thread('rightThread', 'Right thread')
+  ],
+  pattern
+};
+
+function pattern(p: Params): Pattern {
+  const [w, h] = [p.width / 2, p.height / 2];
+  const x = Math.min(w - 10, -w + p.joinAt);
+  const size = { width: p.width + SATIN_MM, height: p.height + SATIN_MM };
+  const s = new Sequence({ shape: 'rectangle', size, finished: size, edge: 'satin edge' });
+  s.line('left', 'Left shape', box(-w, -h, x, h));
+  s.line('right', 'Right shape', box(x, -h, w, h));
+  s.line('left-cut', 'Left shape and the overlap', box(-w, -h, x + OVERLAP_MM, h));
+  s.line('join', 'Join line', segment(x, -h, x, h));
+  s.line('top', 'Topstitch', segment(x + 2, -h, x + 2, h));
+  s.line('left-edge', 'Left edge', around([x, -h], [-w, -h], [-w, h], [x, h]));
+  s.line('right-edge', 'Right edge', around([x, -h], [w, -h], [w, h], [x, h]));
+  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped', { plies: 2 });
+  s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
+  s.piece('left', 'LEFT PIECE', p.left, 'applique', { covers: 'left', shows: 'front' });
+  s.piece('right', 'RIGHT PIECE', p.right, 'flipped', { covers: 'right', shows: 'front' });
+
+  const left = { threadOf: 'left-satin', visible: 'hidden' } as const;
+  const right = { threadOf: 'right-satin', visible: 'hidden' } as const;
+  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
+  s.stop('placement', stopPart('Left placement', 'placement', /place|left/, ['left'], left));
+  s.hand(
+    'lay-left',
+    { do: 'lay', pieceId: 'left', side: 'above', face: 'up', covers: 'left', over: 12, hold: { by: 'fuse' } },
+    { note: 'Peel the paper first.' }
+  );
+  s.stop('left-tack', stopPart('Left tack-down', 'tack-down', /tack|left/, ['left-edge'], left));
+  s.stop('left-zigzag', stopPart('Left zigzag', 'tack-down', /zig/, ['left-edge'], { ...left, width: 2 }));
+  s.move('hoop-off');
+  s.hand(
+    'trim-left',
+    { do: 'trim', pieceIds: ['left'], lineId: 'left-cut', side: 'outside', margin: 0 },
+    { note: 'Flush, but 3 mm stay at the join.' }
+  );
+  s.move('hoop-on');
+  s.stop('join-line', stopPart('Join line', 'placement', /join|line/, ['join'], left));
+  s.hand(
+    'lay-right',
+    {
+      do: 'lay',
+      pieceId: 'right',
+      side: 'above',
+      face: 'down',
+      edge: { lineId: 'join', body: 'left', allowance: OVERLAP_MM },
+      hold: { by: 'fuse' }
+    },
+    { note: 'Joining edge cut straight, adhesive up to the edge, peeled, glue up.' }
+  );
+  s.stop('join-seam', stopPart('Join seam', 'join-seam', /join|seam/, ['join'], right));
+  s.hand(
+    'flip-right',
+    { do: 'flip', pieceId: 'right', lineId: 'join', covers: 'right' },
+    { needs: ['join-seam'] }
+  );
+  s.hand('press-seam', { do: 'press' }, { needs: ['flip-right'], note: 'At the seam only.' });
+  s.stop(
+    'topstitch',
+    stopPart('Topstitch', 'topstitch', /top/, ['top'], { threadOf: 'right-satin', visible: 'front' })
+  );
+  s.stop(
+    'right-zigzag',
+    stopPart('Right zigzag', 'tack-down', /zig/, ['right-edge'], { ...right, width: 2 })
+  );
+  s.move('hoop-off');
+  s.hand('trim-right', { do: 'trim', pieceIds: ['right'], lineId: 'right', side: 'outside', margin: 0 });
+  s.hand('fuse-all', { do: 'fuse', pieceId: 'right' }, { needs: ['trim-right'] });
+  s.move('hoop-on');
+  // The right piece’s thread is on.
+  s.stop('right-satin', {
+    ...stopPart('Right satin edge', 'applique-edge', /satin|right|edge/, ['right-edge'], {
+      visible: 'front'
+    }),
+    width: SATIN_MM,
+    thread: p.rightThread
+  });
+  s.stop('left-satin', {
+    ...stopPart('Left satin edge', 'applique-edge', /satin|left|edge/, ['left-edge'], { visible: 'front' }),
+    width: SATIN_MM,
+    thread: p.leftThread
+  });
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['left-satin'] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
+  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.must('lay-left', 'trim-left', 'lay-right', 'trim-right', 'join-seam');
+  return s.done();
+}
+
+function around(...points: Path['points']): Path {
+  return { closed: false, points };
+}

@@ -1,0 +1,158 @@
+import { z } from 'zod';
+import { inset, shapePath, shifted } from '$lib/core/base/geometry';
+import { ask, count, material, MATERIALS, shape, sideMm, threads } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const Params = z.object({
+  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
+  width: sideMm(60, 20, 300),
+  height: sideMm(60, 20, 300),
+  parts: count(1, 1, 6),
+  layers: count(2, 2, 3),
+  loops: count(4, 0, 40),
+  inlay: z.enum(['no', 'yes']).default('no'),
+  inlayCloth: material('woven', 'Organza', '#d9c7d6'),
+  colours: threads(['Cream', '#efe3c4'])
+});
+type Params = z.output<typeof Params>;
+
+/** Lace that stands by itself: thread alone, once the stabiliser is rinsed out. */
+export const lace: Construction<typeof Params> = {
+  kind: 'lace',
+  name: 'Freestanding lace',
+  summary:
+    'Underlay and lace on wash-away, the bobbin in the lace’s own colour, rinsed and dried; sets are joined.',
+  params: Params,
+  questions: [
+    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
+    ask.length('width', 'One part, width'),
+    ask.length('height', 'One part, height'),
+    ask.number('parts', 'Parts in the hoop'),
+    ask.number('layers', 'Layers of wash-away', 'three for dense lace'),
+    ask.number('loops', 'Loops to join', 'none for a single part'),
+    ask.choice('inlay', 'Cloth in the middle', { no: 'None', yes: 'An appliqué inlay' }),
+    ask.material('inlayCloth', 'Inlay', { woven: 'Organza or cotton', felt: 'Felt' }),
+    ask.threads('colours', 'Colours, in order; the bobbin changes with each')
+  ],
+  pattern
+};
+
+function pattern(p: Params): Pattern {
+  const shape = shapePath(p.shape, p.width, p.height);
+  const pitch = p.width + 8;
+  const size = { width: pitch * p.parts - 8, height: p.height };
+  const s = new Sequence({
+    shape: p.shape,
+    size,
+    finished: { width: p.width, height: p.height },
+    edge: 'lace'
+  });
+  const parts = Array.from({ length: p.parts }, (_, at) => at);
+  const x = (at: number): number => (at - (p.parts - 1) / 2) * pitch;
+  for (const at of parts)
+    s.line(`lace-${at}`, p.parts > 1 ? `Lace ${at + 1}` : 'Lace', shifted(shape, x(at), 0));
+  const all = parts.map((at) => `lace-${at}`);
+  s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: p.layers });
+  const cloth = p.inlay === 'yes';
+  if (cloth) {
+    for (const at of parts) s.line(`inlay-${at}`, `Inlay ${at + 1}`, shifted(inset(shape, 12), x(at), 0));
+    for (const at of parts)
+      s.piece(`inlay-${at}`, p.parts > 1 ? `INLAY ${at + 1}` : 'INLAY', p.inlayCloth, 'applique', {
+        covers: `inlay-${at}`,
+        shows: 'front'
+      });
+  }
+
+  s.hoop('hooping-1', 'Hooping', ['base'], { on: false });
+  s.hand('bobbin-0', { do: 'bobbin', threadId: 'stop:lace-0' });
+  s.move('hoop-on');
+  if (cloth) inlay(s, parts);
+  s.stop('underlay', {
+    name: 'Underlay',
+    role: 'lace-underlay',
+    words: /underlay|net|grid|base/,
+    threadOf: 'lace-0',
+    visible: 'both',
+    lineIds: all,
+    passes: 4
+  });
+  p.colours.forEach((colour, at) => {
+    if (at > 0) {
+      // Both threads change, and the tails on the back would show in lace.
+      s.move('hoop-off');
+      s.hand(`snip-${at}`, { do: 'snip', side: 'back', jumps: 2 });
+      s.hand(`bobbin-${at}`, { do: 'bobbin', threadId: `stop:lace-${at}` });
+      s.move('hoop-on');
+    }
+    s.stop(`lace-${at}`, {
+      name: p.colours.length > 1 ? `Lace, colour ${at + 1}` : 'Lace',
+      role: 'lace',
+      words: /lace|fill|colou?r/,
+      visible: 'both',
+      protected: true,
+      lineIds: all,
+      thread: colour
+    });
+  });
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: [`lace-${p.colours.length - 1}`] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand(
+    'trim',
+    { do: 'cut-roughly', lineId: 'lace-0', margin: 5 },
+    { needs: ['unhoop'], note: 'Close, and every part.' }
+  );
+  s.hand('rinse', { do: 'rinse' }, { needs: ['trim'] });
+  s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+  if (p.loops > 0) s.hand('join', { do: 'join-parts', loops: p.loops }, { needs: ['dry'] });
+  s.must(...p.colours.map((_, at) => `lace-${at}`), ...p.colours.map((_, at) => `bobbin-${at}`));
+  s.truth({
+    kind: 'stabiliser',
+    pieceId: 'base',
+    kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
+    plies: 2
+  });
+  return s.done();
+}
+
+function inlay(s: Sequence, parts: number[]): void {
+  const lines = parts.map((at) => `inlay-${at}`);
+  s.stop('inlay-placement', {
+    name: 'Inlay placement',
+    role: 'placement',
+    words: /place|inlay|position/,
+    threadOf: 'lace-0',
+    visible: 'hidden',
+    lineIds: lines
+  });
+  for (const at of parts)
+    s.hand(`lay-inlay-${at}`, {
+      do: 'lay',
+      pieceId: `inlay-${at}`,
+      side: 'above',
+      face: 'up',
+      covers: `inlay-${at}`,
+      over: 12,
+      hold: { by: 'spray' }
+    });
+  s.stop('inlay-tack', {
+    name: 'Inlay tack-down',
+    role: 'tack-down',
+    words: /tack|inlay/,
+    threadOf: 'lace-0',
+    visible: 'front',
+    lineIds: lines
+  });
+  for (const at of parts)
+    s.hand(`trim-inlay-${at}`, {
+      do: 'trim',
+      pieceIds: [`inlay-${at}`],
+      lineId: `inlay-${at}`,
+      side: 'outside',
+      margin: 1,
+      where: 'on-machine'
+    });
+  s.must(...parts.map((at) => `lay-inlay-${at}`));
+}

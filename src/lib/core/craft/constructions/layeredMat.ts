@@ -1,0 +1,196 @@
+import { z } from 'zod';
+import { box, inset, shapePath, shifted } from '$lib/core/base/geometry';
+import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence, stopPart } from './sequence';
+
+const Params = z.object({
+  shape: shape('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
+  width: sideMm(150, 70, 400),
+  height: sideMm(110, 70, 300),
+  borderWidth: sideMm(5, 4, 8),
+  throughAll: z.enum(['no', 'yes']).default('no'),
+  lettering: z.enum(['yes', 'no']).default('yes'),
+  top: material('woven', 'Fern print', '#4d7148'),
+  first: material('woven', 'Carriage red', '#8d2f35'),
+  second: material('woven', 'Cream', '#efe3c4'),
+  firstHold: heldBy('spray'),
+  secondHold: heldBy('spray'),
+  back: material('vinyl', 'Grained vinyl', '#4a3b30'),
+  border: thread('Burgundy', '#6d1f31'),
+  details: thread('Brass', '#b58a3c')
+});
+type Params = z.output<typeof Params>;
+
+/** A mat of several layers with appliqué, backed under the hoop and edged in satin. */
+export const layeredMat: Construction<typeof Params> = {
+  kind: 'layered-mat',
+  name: 'Layered mat, satin edge',
+  summary:
+    'Batting, top and two appliqué pieces, a vinyl back under the hoop, one satin edge round everything.',
+  params: Params,
+  questions: [
+    ask.shape('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
+    ask.length('width', 'Outer edge, width'),
+    ask.length('height', 'Outer edge, height'),
+    ask.length('borderWidth', 'Width of the satin edge'),
+    ask.choice('throughAll', 'Quilted through the back', { no: 'No', yes: 'Yes, on purpose' }),
+    ask.choice('lettering', 'Lettering', { yes: 'As in the file', no: 'Left out' }),
+    ask.material('top', 'Top', { woven: 'Woven cotton', canvas: 'Canvas' }),
+    ask.material('first', 'First appliqué', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.hold('firstHold', 'First appliqué held with'),
+    ask.material('second', 'Second appliqué', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.hold('secondHold', 'Second appliqué held with'),
+    ask.material('back', 'Back', { vinyl: 'Vinyl', felt: 'Felt', woven: 'Woven cotton' }),
+    ask.thread('border', 'Edge thread'),
+    ask.thread('details', 'Detail thread')
+  ],
+  pattern
+};
+
+const HIDDEN = { threadOf: 'border', visible: 'hidden' } as const;
+
+function pattern(p: Params): Pattern {
+  const outer = shapePath(p.shape, p.width, p.height);
+  const edge = inset(outer, p.borderWidth / 2);
+  const size = { width: p.width, height: p.height };
+  const s = new Sequence({ shape: p.shape, size, finished: size, edge: 'satin edge' });
+  const spot = shapePath('oval', p.height / 3, p.height / 3);
+  s.line('outer', 'Outer edge', outer);
+  s.line('edge', 'Edge', edge);
+  s.line('quilt', 'Details', inset(edge, 8));
+  s.line('first', 'First appliqué', shifted(spot, -p.width / 6, 0));
+  s.line('second', 'Second appliqué', shifted(spot, p.width / 6, 0));
+  s.line('letters', 'Lettering', box(-p.width / 4, p.height / 4, p.width / 4, p.height / 3));
+  s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: 2 });
+  s.piece('batting', 'BATTING', MATERIALS.batting, 'batting', { covers: 'edge' });
+  s.piece('top', 'TOP', p.top, 'applique', { covers: 'edge', shows: 'front' });
+  s.piece('first', 'FIRST APPLIQUÉ', p.first, 'applique', { covers: 'first', shows: 'front' });
+  s.piece('second', 'SECOND APPLIQUÉ', p.second, 'applique', { covers: 'second', shows: 'front' });
+  s.piece('back', 'BACK', p.back, 'backing', { covers: 'edge', shows: 'back' });
+
+  s.hoop('hooping-1', 'Hooping', ['base']);
+  s.stop('placement', stopPart('Placement line', 'placement', /place|position/, ['edge'], HIDDEN));
+  lay(s, 'batting', 'edge');
+  lay(s, 'top', 'edge', 'spray', ['lay-batting']);
+  s.stop('tack', stopPart('Tack-down', 'tack-down', /tack|fix/, ['edge'], HIDDEN));
+  s.stop('details', {
+    ...stopPart('Details', 'decoration', /detail|design/, ['quilt'], { visible: 'front' }),
+    estimate: [{ stitches: 2200, attended: false }],
+    thread: p.details
+  });
+  applique(s, p);
+  if (p.lettering === 'yes')
+    s.stop('lettering', {
+      ...stopPart('Lettering', 'lettering', /letter|name|text/, ['letters'], { visible: 'front' }),
+      optional: true,
+      threadOf: 'details'
+    });
+  s.nameGoes('details', 'top', 'letters');
+  s.stop('outline', stopPart('Outline again', 'tack-down', /outline|again/, ['edge'], HIDDEN));
+  s.move('hoop-off');
+  // Only now: the stitching has pulled the top in.
+  s.hand('trim-top', {
+    do: 'trim',
+    pieceIds: ['batting', 'top'],
+    lineId: 'edge',
+    side: 'outside',
+    margin: 0.5
+  });
+  s.move('turn-over');
+  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 4 });
+  s.hand('lay-back', {
+    do: 'lay',
+    pieceId: 'back',
+    side: 'below',
+    face: 'down',
+    covers: 'edge',
+    over: 20,
+    hold: { by: 'spray' }
+  });
+  s.toFront();
+  s.hand('look-under', { do: 'check-under' }, { note: 'Support the back while the hoop goes on.' });
+  s.stop('back-tack', stopPart('Back tack-down', 'tack-down', /back|tack/, ['edge'], HIDDEN));
+  s.toBack();
+  s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
+  s.toFront();
+  if (p.throughAll === 'yes')
+    s.stop('through', {
+      ...stopPart('Quilting through all', 'quilting', /quilt|through/, ['quilt'], { visible: 'both' }),
+      through: true,
+      optional: true,
+      threadOf: 'details'
+    });
+  s.hand('bobbin', { do: 'bobbin', threadId: 'stop:border' });
+  s.stop('border', {
+    ...stopPart('Satin edge', 'satin-edge', /border|edge|satin/, ['edge'], { visible: 'both' }),
+    protected: true,
+    width: p.borderWidth,
+    thread: p.border
+  });
+  finish(s, p);
+  s.must('trim-top', 'trim-back', 'lay-back', 'bobbin', 'border');
+  s.truth({
+    kind: 'stabiliser',
+    pieceId: 'base',
+    kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
+    plies: 1
+  });
+  return s.done();
+}
+
+function lay(
+  s: Sequence,
+  pieceId: string,
+  covers: string,
+  by: Params['firstHold'] = 'spray',
+  needs: string[] = []
+): void {
+  s.hand(
+    `lay-${pieceId}`,
+    { do: 'lay', pieceId, side: 'above', face: 'up', covers, over: 12, hold: heldAs(by) },
+    { needs }
+  );
+}
+
+function applique(s: Sequence, p: Params): void {
+  s.stop(
+    'applique-placement',
+    stopPart('Appliqué placement', 'placement', /appli|place/, ['first', 'second'], HIDDEN)
+  );
+  for (const [piece, by] of [
+    ['first', p.firstHold],
+    ['second', p.secondHold]
+  ] as const) {
+    lay(s, piece, piece, by);
+    s.stop(
+      `${piece}-tack`,
+      stopPart(`${piece === 'first' ? 'First' : 'Second'} tack-down`, 'tack-down', /tack/, [piece], HIDDEN)
+    );
+    if (by === 'pins') s.hand(`unpin-${piece}`, { do: 'unpin' });
+    s.hand(`trim-${piece}`, {
+      do: 'trim',
+      pieceIds: [piece],
+      lineId: piece,
+      side: 'outside',
+      margin: 0.5,
+      where: 'on-machine'
+    });
+  }
+  s.stop('applique-edges', {
+    ...stopPart('Appliqué edges', 'applique-edge', /appli|edge/, ['first', 'second'], { visible: 'front' }),
+    threadOf: 'details',
+    width: 3.5
+  });
+}
+
+function finish(s: Sequence, p: Params): void {
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['border'] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand('cut-out', { do: 'cut-roughly', lineId: 'outer', margin: 25 }, { needs: ['unhoop'] });
+  s.hand('rinse', { do: 'rinse' }, { needs: ['cut-out'], note: 'Dip only the edges, then peel.' });
+  s.hand('press', { do: 'press', from: p.back.kind === 'vinyl' ? 'front' : 'back' }, { needs: ['rinse'] });
+  s.hand('snip-last', { do: 'snip', side: 'both', jumps: 4 });
+}

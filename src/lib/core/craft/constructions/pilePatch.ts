@@ -1,0 +1,122 @@
+import { z } from 'zod';
+import { inset, shapePath } from '$lib/core/base/geometry';
+import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const Params = z.object({
+  shape: shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
+  width: sideMm(90, 30, 300),
+  height: sideMm(60, 30, 300),
+  edge: z.enum(['satin', 'zigzag']).default('satin'),
+  ground: material('felt', 'Felt', '#31405c'),
+  pile: material('towelling', 'Towelling', '#e9e2d0'),
+  pileHold: heldBy('spray'),
+  lettering: thread('Burgundy', '#6d1f31'),
+  border: thread('Navy', '#27324d')
+});
+
+/** Towelling trimmed to shape on felt, lettered through a topping that keeps the stitches up. */
+export const pilePatch: Construction<typeof Params> = {
+  kind: 'pile-patch',
+  name: 'Pile patch',
+  summary: 'Towelling or fleece on felt, trimmed in the hoop, lettered through a topping that tears off.',
+  params: Params,
+  questions: [
+    ask.shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
+    ask.length('width', 'Edge of the pile, width'),
+    ask.length('height', 'Edge of the pile, height'),
+    ask.choice('edge', 'Edge', { satin: 'Satin edge', zigzag: 'The zigzag stays open' }),
+    ask.material('ground', 'Ground', { felt: 'Felt', canvas: 'Canvas' }),
+    ask.material('pile', 'Pile', { towelling: 'Towelling', fleece: 'Fleece' }),
+    ask.hold('pileHold', 'Pile held with'),
+    ask.thread('lettering', 'Lettering thread'),
+    ask.thread('border', 'Edge thread')
+  ],
+  pattern
+};
+
+function pattern(p: z.output<typeof Params>): Pattern {
+  const line = shapePath(p.shape, p.width, p.height);
+  const satin = p.edge === 'satin';
+  const s = new Sequence({
+    shape: p.shape,
+    size: { width: p.width + 4, height: p.height + 4 },
+    finished: { width: p.width + 10, height: p.height + 10 },
+    edge: satin ? 'satin edge' : 'zigzag'
+  });
+  s.line('pile', 'Edge of the pile', line);
+  s.line('field', 'Lettering', inset(line, 12));
+  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped', { plies: satin ? 2 : 1 });
+  s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
+  s.piece('pile', 'PILE', p.pile, 'applique', { covers: 'pile', shows: 'front' });
+  s.piece('topping', 'TOPPING', MATERIALS.film, 'applique', { covers: 'pile' });
+
+  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
+  s.stop('placement', {
+    name: 'Placement line',
+    role: 'placement',
+    words: /place|position|guide/,
+    threadOf: 'border',
+    visible: 'hidden',
+    lineIds: ['pile']
+  });
+  s.hand('lay-pile', {
+    do: 'lay',
+    pieceId: 'pile',
+    side: 'above',
+    face: 'up',
+    covers: 'pile',
+    over: 12,
+    hold: heldAs(p.pileHold)
+  });
+  s.stop('tack-down', {
+    name: 'Zigzag tack-down',
+    role: 'tack-down',
+    words: /tack|zig/,
+    threadOf: 'border',
+    visible: satin ? 'hidden' : 'front',
+    lineIds: ['pile'],
+    width: 2.5,
+    ...(!satin && { thread: p.border, threadOf: undefined })
+  });
+  s.move('hoop-off');
+  if (p.pileHold === 'pins') s.hand('unpin-pile', { do: 'unpin' });
+  s.hand('trim-pile', { do: 'trim', pieceIds: ['pile'], lineId: 'pile', side: 'outside', margin: 0.5 });
+  s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' }, { needs: ['trim-pile'] });
+  s.hand('pin-topping', { do: 'pin', pieceId: 'topping', pins: 4, away: 12 }, { needs: ['topping-on'] });
+  s.move('hoop-on');
+  s.stop('lettering', {
+    name: 'Lettering',
+    role: 'lettering',
+    alsoRoles: ['decoration'],
+    words: /letter|name|text|word|design/,
+    visible: 'front',
+    lineIds: ['field'],
+    thread: p.lettering
+  });
+  s.nameGoes('lettering', 'pile', 'field');
+  if (satin)
+    s.stop('border', {
+      name: 'Satin edge',
+      role: 'satin-edge',
+      words: /border|edge|satin|rim/,
+      optional: true,
+      visible: 'front',
+      protected: true,
+      lineIds: ['pile'],
+      width: 4,
+      thread: p.border
+    });
+  s.move('hoop-off');
+  s.hand('unpin', { do: 'unpin' });
+  s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['lettering', 'unpin'] });
+  s.hand('brush', { do: 'other', title: 'Brush the pile up', seconds: 20 }, { needs: ['topping-off'] });
+  s.hand('inspect', { do: 'inspect' });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect', 'topping-off'] });
+  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.hand('cut-out', { do: 'cut-out', lineId: 'pile', margin: 5 }, { needs: ['unhoop'] });
+  s.must('lay-pile', 'tack-down', 'trim-pile', 'topping-on');
+  return s.done();
+}

@@ -1,0 +1,153 @@
+import { z } from 'zod';
+import { shapePath } from '$lib/core/base/geometry';
+import { ask, material, MATERIALS, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const Params = z.object({
+  width: sideMm(90, 40, 200),
+  centre: sideMm(24, 12, 60),
+  ground: material('woven', 'Carriage cloth', '#31405c'),
+  petals: material('felt', 'Felt petals', '#c96f80'),
+  middle: material('woven', 'Lamp yellow', '#e3b341'),
+  thread: thread('Lamp yellow', '#e3b341'),
+  ring: thread('Brass', '#b58a3c')
+});
+
+/** A flower or bow that stands up from the cloth, stitched down in its middle only. */
+export const raisedPiece: Construction<typeof Params> = {
+  kind: 'raised-piece',
+  name: '3-D piece on top',
+  summary:
+    'A finished flower or bow stitched down in its middle; pins out, hard parts out, petals taped flat.',
+  params: Params,
+  questions: [
+    ask.length('width', 'The piece, across'),
+    ask.length('centre', 'Its centre, across'),
+    ask.material('ground', 'Ground', { woven: 'Woven cotton', canvas: 'Canvas', felt: 'Felt' }),
+    ask.material('petals', 'Petals', { felt: 'Felt', woven: 'Organza or cotton' }),
+    ask.material('middle', 'Centre', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.thread('thread', 'Texture thread'),
+    ask.thread('ring', 'Ring thread')
+  ],
+  pattern
+};
+
+function pattern(p: z.output<typeof Params>): Pattern {
+  const size = { width: p.width, height: p.width };
+  const s = new Sequence({ shape: 'oval', size, finished: size, edge: 'loose petals' });
+  const hidden = { threadOf: 'ring', visible: 'hidden' } as const;
+  s.line('petals', 'Petals', shapePath('oval', p.width, p.width));
+  s.line('mark', 'Centre mark', shapePath('oval', 4, 4));
+  s.line('centre', 'Centre', shapePath('oval', p.centre, p.centre));
+  s.line('texture', 'Texture', shapePath('oval', p.centre * 0.7, p.centre * 0.7));
+  s.line('inner', 'Tack circle', shapePath('oval', p.centre * 0.5, p.centre * 0.5));
+  s.piece('stabiliser', 'STABILISER', MATERIALS.cutaway, 'hooped');
+  s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
+  s.piece('petals', 'PETALS', p.petals, 'applique', {
+    covers: 'petals',
+    shows: 'front',
+    shape: 'pre-cut',
+    loose: true
+  });
+  s.piece('middle', 'CENTRE', p.middle, 'applique', { covers: 'centre', shows: 'front' });
+  s.piece('topping', 'TOPPING', MATERIALS.film, 'applique', { covers: 'centre' });
+
+  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
+  s.stop('mark', {
+    name: 'Centre mark',
+    role: 'centre-mark',
+    words: /mark|centre|cross/,
+    lineIds: ['mark'],
+    ...hidden
+  });
+  s.move('hoop-off');
+  s.hand('hard-parts', { do: 'align-holes', pieceId: 'petals' });
+  s.hand(
+    'lay-petals',
+    {
+      do: 'lay',
+      pieceId: 'petals',
+      side: 'above',
+      face: 'up',
+      covers: 'petals',
+      hold: { by: 'tape', strips: 6 }
+    },
+    { needs: ['hard-parts'], note: 'A pin through the holes into the mark; rest the hoop on a container.' }
+  );
+  s.hand(
+    'pin-centre',
+    { do: 'pin', pieceId: 'petals', pins: 1, away: 0, lineId: 'mark' },
+    { needs: ['lay-petals'] }
+  );
+  s.hand('unpin', { do: 'unpin' }, { needs: ['pin-centre'], note: 'Check the centre once more first.' });
+  s.move('hoop-on');
+  s.hand('slow', { do: 'speed', spm: 350 });
+  s.stop('tack', { name: 'Tack-down', role: 'tack-down', words: /tack/, lineIds: ['inner'], ...hidden }, [
+    'unpin'
+  ]);
+  s.stop('zigzag', {
+    name: 'Zigzag',
+    role: 'tack-down',
+    words: /zig/,
+    lineIds: ['inner'],
+    width: 2,
+    ...hidden
+  });
+  s.hand('lay-middle', {
+    do: 'lay',
+    pieceId: 'middle',
+    side: 'above',
+    face: 'up',
+    covers: 'centre',
+    over: 12,
+    hold: { by: 'spray' }
+  });
+  s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' }, { needs: ['lay-middle'] });
+  s.stop('middle-tack', {
+    name: 'Centre tack-down',
+    role: 'tack-down',
+    words: /centre|tack/,
+    lineIds: ['centre'],
+    ...hidden
+  });
+  s.hand(
+    'trim-middle',
+    {
+      do: 'trim',
+      pieceIds: ['middle', 'topping'],
+      lineId: 'centre',
+      side: 'outside',
+      margin: 0.5,
+      where: 'on-machine'
+    },
+    { note: 'Lift the topping, trim under it, lay it back.' }
+  );
+  s.stop('texture', {
+    name: 'Texture',
+    role: 'decoration',
+    words: /texture|fill|detail/,
+    visible: 'front',
+    lineIds: ['texture'],
+    estimate: [{ stitches: 900, attended: false }],
+    thread: p.thread
+  });
+  s.stop('ring', {
+    name: 'Ring',
+    role: 'applique-edge',
+    alsoRoles: ['satin-edge'],
+    words: /ring|edge|satin/,
+    visible: 'front',
+    lineIds: ['centre'],
+    width: 4,
+    thread: p.ring
+  });
+  s.move('hoop-off');
+  s.hand('untape', { do: 'untape', strips: 6 });
+  s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['ring'] });
+  s.hand('inspect', { do: 'inspect' }, { needs: ['ring'] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.must('hard-parts', 'lay-petals', 'unpin', 'lay-middle', 'trim-middle');
+  return s.done();
+}

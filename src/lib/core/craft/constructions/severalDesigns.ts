@@ -1,0 +1,120 @@
+import { z } from 'zod';
+import { box, quarterTurned, shifted } from '$lib/core/base/geometry';
+import { ask, count, material, MATERIALS, sideMm, threads } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const Params = z.object({
+  school: z.enum(['napkins', 'corners']).default('napkins'),
+  designs: count(2, 2, 4),
+  width: sideMm(60, 15, 150),
+  height: sideMm(60, 15, 150),
+  cloth: material('woven', 'Napkin linen', '#efe9da'),
+  colours: threads(['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
+});
+type Params = z.output<typeof Params>;
+
+/** A design several times in one hooping: on several napkins, or on the corners of one. */
+export const severalDesigns: Construction<typeof Params> = {
+  kind: 'several-designs',
+  name: 'Several designs in one hooping',
+  summary: 'Napkins side by side on sticky stabiliser, or one napkin lifted and laid again corner by corner.',
+  params: Params,
+  questions: [
+    ask.choice('school', 'What is stitched', {
+      napkins: 'Several napkins, laid together, designs turned',
+      corners: 'The corners of one napkin, one after another'
+    }),
+    ask.number('designs', 'Designs in the hooping'),
+    ask.length('width', 'One design, width'),
+    ask.length('height', 'One design, height'),
+    ask.material('cloth', 'Cloth', { woven: 'Woven cotton or linen' }),
+    ask.threads('colours', 'Colours, in order')
+  ],
+  pattern
+};
+
+function pattern(p: Params): Pattern {
+  const pitch = Math.max(p.width, p.height) + 24;
+  const columns = Math.min(2, p.designs);
+  const rows = Math.ceil(p.designs / columns);
+  const size = { width: columns * pitch - 24, height: rows * pitch - 24 };
+  const s = new Sequence({
+    shape: 'rectangle',
+    size,
+    finished: { width: p.width, height: p.height },
+    edge: 'none'
+  });
+  const all = Array.from({ length: p.designs }, (_, at) => at);
+  for (const at of all) {
+    const [dx, dy] = [
+      ((at % columns) - (columns - 1) / 2) * pitch,
+      (Math.floor(at / columns) - (rows - 1) / 2) * pitch
+    ];
+    const design = quarterTurned(box(-p.width / 2, -p.height / 2, p.width / 2, p.height / 2), at);
+    s.line(`design-${at}`, `Design ${at + 1}`, shifted(design, dx, dy));
+  }
+  s.piece('base', 'STICKY WASH-AWAY', MATERIALS.sticky, 'hooped');
+  const napkins = p.school === 'napkins';
+  for (const at of napkins ? all : [0])
+    s.piece(napkins ? `cloth-${at}` : 'cloth', napkins ? `NAPKIN ${at + 1}` : 'NAPKIN', p.cloth, 'applique', {
+      covers: `design-${at}`,
+      shows: 'front'
+    });
+  if (!napkins)
+    for (const at of all.slice(1))
+      s.piece(`scrap-${at}`, `STICKY SCRAP ${at}`, MATERIALS.sticky, 'applique', {
+        covers: `design-${at - 1}`
+      });
+
+  s.hoop('hooping-1', 'Hooping', ['base'], { sticky: true, on: false });
+  if (napkins) for (const at of all) layCloth(s, `cloth-${at}`, at);
+  else layCloth(s, 'cloth', 0);
+  s.move('hoop-on');
+  for (const at of all) {
+    if (!napkins && at > 0) {
+      s.move('hoop-off');
+      s.hand(`lift-${at}`, { do: 'lift', pieceId: 'cloth' });
+      s.hand(
+        `patch-${at}`,
+        { do: 'patch-hole', pieceId: `scrap-${at}`, lineId: `design-${at - 1}` },
+        { needs: [`lift-${at}`] }
+      );
+      layCloth(s, 'cloth', at, [`patch-${at}`]);
+      s.move('hoop-on');
+    }
+    s.stop(`design-${at}`, {
+      name: `Design ${at + 1}`,
+      one: `Design ${at + 1}, colour`,
+      role: 'decoration',
+      alsoRoles: ['lettering'],
+      words: /design|fill|colou?r/,
+      repeats: true,
+      visible: 'front',
+      lineIds: [`design-${at}`],
+      estimate: [{ stitches: 1400, attended: false }],
+      thread: p.colours
+    });
+  }
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect', `design-${p.designs - 1}`] });
+  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 * p.designs });
+  s.hand('rinse', { do: 'rinse' }, { needs: ['unhoop'] });
+  s.hand('press', { do: 'press', from: 'back' }, { needs: ['rinse'] });
+  return s.done();
+}
+
+function layCloth(s: Sequence, pieceId: string, at: number, needs: string[] = []): void {
+  s.hand(
+    `lay-${at}`,
+    { do: 'lay', pieceId, side: 'above', face: 'up', covers: `design-${at}`, over: 12 },
+    {
+      needs,
+      note:
+        at > 0 ? 'On a free part of the stabiliser, never over finished work.' : 'Straight with the weave.'
+    }
+  );
+  s.must(`lay-${at}`);
+}

@@ -1,0 +1,167 @@
+import { z } from 'zod';
+import { inset, offsetPath, segment, shapePath } from '$lib/core/base/geometry';
+import { roundTo } from '$lib/core/base/units';
+import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread, threads } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const Params = z.object({
+  shape: shape('tab', 'rounded', 'rectangle', 'oval'),
+  width: sideMm(30, 15, 200),
+  height: sideMm(94, 15, 400),
+  outside: sideMm(3, 1, 15),
+  closing: z.enum(['snap', 'eyelet', 'ribbon-loop']).default('snap'),
+  front: material('vinyl', 'Vinyl', '#3d4a66'),
+  frontHold: heldBy('tape'),
+  back: material('felt', 'Felt', '#9aa78f'),
+  outline: thread('Signal white', '#f4f1ea'),
+  details: threads(['Ink black', '#20242c'])
+});
+
+/** A tab with a front and a back, closed by a snap or carried by an eyelet or a loop, made in one hooping. */
+export const snapTab: Construction<typeof Params> = {
+  kind: 'snap-tab',
+  name: 'Snap tab',
+  summary: 'Front and back joined in the hoop, cut out, closed with a snap or hung from an eyelet or a loop.',
+  params: Params,
+  questions: [
+    ask.shape('tab', 'rounded', 'rectangle', 'oval'),
+    ask.length('width', 'Stitched outline, width', 'the last outline, not the cut edge'),
+    ask.length('height', 'Stitched outline, height'),
+    ask.length('outside', 'Cut outside the outline'),
+    ask.choice('closing', 'Closes with', {
+      snap: 'One snap, two holes',
+      eyelet: 'One eyelet and a ring',
+      'ribbon-loop': 'A ribbon loop in the seam'
+    }),
+    ask.material('front', 'Front', { vinyl: 'Vinyl', felt: 'Felt' }),
+    ask.hold('frontHold', 'Front held with'),
+    ask.material('back', 'Back', { felt: 'Felt', vinyl: 'Vinyl' }),
+    ask.thread('outline', 'Outline thread'),
+    ask.threads('details', 'Detail colours, in order')
+  ],
+  pattern
+};
+
+function pattern(p: z.output<typeof Params>): Pattern {
+  const outline = shapePath(p.shape, p.width, p.height);
+  const outside = roundTo(p.outside, 3);
+  const s = new Sequence({
+    shape: p.shape,
+    size: { width: p.width, height: p.height },
+    finished: { width: p.width + 2 * p.outside, height: p.height + 2 * p.outside },
+    edge: 'cut edge'
+  });
+  s.line('outline', 'Outline', outline);
+  s.line('cut-edge', 'Cut edge', offsetPath(outline, p.outside) ?? outline);
+  s.line('field', 'Inside of the outline', inset(outline, Math.min(4, Math.min(p.width, p.height) / 4)));
+  s.line(
+    'holes',
+    'Hole marks',
+    segment(0, -p.height / 2 + 8, 0, p.closing === 'snap' ? p.height / 2 - 8 : -p.height / 2 + 6)
+  );
+  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
+  s.piece('front', 'FRONT', p.front, 'applique', { covers: 'outline', shows: 'front' });
+  s.piece('back', 'BACK', p.back, 'backing', { covers: 'outline', shows: 'back' });
+
+  s.hoop('hooping-1', 'Hooping', ['stabiliser']);
+  s.stop('placement', {
+    name: 'Placement line',
+    role: 'placement',
+    words: /place|position|guide/,
+    threadOf: 'outline',
+    visible: 'hidden',
+    lineIds: ['outline']
+  });
+  s.hand('lay-front', {
+    do: 'lay',
+    pieceId: 'front',
+    side: 'above',
+    face: 'up',
+    covers: 'outline',
+    over: 12,
+    // Pins leave holes in vinyl for good.
+    hold: heldAs(p.front.kind === 'vinyl' && p.frontHold === 'pins' ? 'tape' : p.frontHold)
+  });
+  s.stop('tack-down', {
+    name: 'Tack-down',
+    role: 'tack-down',
+    words: /tack|fix/,
+    threadOf: 'outline',
+    visible: 'front',
+    lineIds: ['outline']
+  });
+  s.stop('details', {
+    name: 'Details',
+    one: 'Detail',
+    role: 'decoration',
+    alsoRoles: ['lettering', 'quilting', 'applique-edge', 'topstitch'],
+    words: /detail|design|face|eye|letter|text/,
+    repeats: true,
+    optional: true,
+    visible: 'front',
+    lineIds: ['field'],
+    estimate: [{ stitches: 1500, attended: false }],
+    thread: p.details
+  });
+  s.nameGoes('details', 'front', 'field');
+  s.toBack();
+  // Tails on the back are covered for good once the backing is stitched on.
+  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 3 }, { needs: ['turn-over-3', 'details'] });
+  s.hand('lay-back', {
+    do: 'lay',
+    pieceId: 'back',
+    side: 'below',
+    face: 'down',
+    covers: 'outline',
+    over: 20,
+    hold: { by: 'tape', strips: 4 }
+  });
+  if (p.closing === 'ribbon-loop')
+    s.hand('loop', {
+      do: 'other',
+      title: 'Tape the ribbon loop on the back, ends inside the outline',
+      seconds: 30
+    });
+  s.toFront();
+  s.stop('outline', {
+    name: 'Outline',
+    role: 'closing-seam',
+    alsoRoles: ['topstitch', 'satin-edge'],
+    words: /outline|final|closing|border|edge|perimeter/,
+    visible: 'both',
+    protected: true,
+    lineIds: ['outline'],
+    passes: 2,
+    thread: p.outline
+  });
+  const holes = p.closing === 'snap' ? 2 : p.closing === 'eyelet' ? 1 : 0;
+  if (holes > 0)
+    s.stop('holes', {
+      name: holes === 1 ? 'Hole mark' : 'Hole marks',
+      role: 'closure-mark',
+      words: /hole|snap|eyelet|mark/,
+      optional: true,
+      sharesRowOf: 'outline',
+      threadOf: 'outline',
+      visible: 'both',
+      lineIds: ['holes'],
+      estimate: [{ stitches: 20 * holes, length: 1.5, attended: false }]
+    });
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['outline'] });
+  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand('untape', { do: 'untape', strips: 8 });
+  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.hand('cut-out', { do: 'cut-out', lineId: 'outline', margin: outside }, { needs: ['unhoop'] });
+  if (holes > 0) s.hand('punch', { do: 'punch', holes }, { needs: ['cut-out'] });
+  if (p.closing !== 'ribbon-loop')
+    s.hand('hardware', { do: 'hardware', kind: p.closing, count: 1 }, { needs: ['punch'] });
+  if (p.closing !== 'snap')
+    s.hand('ring', { do: 'hardware', kind: 'split-ring', count: 1 }, { needs: ['cut-out'] });
+  s.must('tack-down', 'outline', 'lay-front', 'lay-back', 'turn-over-3', 'turn-over-4');
+  s.truth({ kind: 'one-colour', steps: ['tack-down', 'outline'] });
+  return s.done();
+}

@@ -1,0 +1,181 @@
+import { z } from 'zod';
+import { shapePath, shifted } from '$lib/core/base/geometry';
+import { ask, heldAs, heldBy, material, MATERIALS, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence } from './sequence';
+
+const Params = z.object({
+  width: sideMm(80, 30, 250),
+  height: sideMm(150, 60, 400),
+  ground: material('woven', 'Carriage cloth', '#31405c'),
+  upper: material('woven', 'Cream', '#efe3c4'),
+  lower: material('woven', 'Carriage red', '#8d2f35'),
+  pieceHold: heldBy('spray'),
+  cushion: z.enum(['yes', 'no']).default('yes'),
+  details: thread('Ink black', '#20242c'),
+  satin: thread('Brass', '#b58a3c')
+});
+type Params = z.output<typeof Params>;
+const HALVES = ['upper', 'lower'] as const;
+
+/** One design in two files, stitched at two mounting positions of one hooping. */
+export const splitDesign: Construction<typeof Params> = {
+  kind: 'split-design',
+  name: 'Split design, two positions',
+  summary:
+    'Two files, two mounting positions, one hooping; placements first, satins last; sewn up as a cushion.',
+  params: Params,
+  questions: [
+    ask.length('width', 'The whole design, width'),
+    ask.length('height', 'The whole design, height'),
+    ask.material('ground', 'Ground', {
+      woven: 'Woven cotton',
+      canvas: 'Canvas',
+      towelling: 'Towelling',
+      fleece: 'Fleece'
+    }),
+    ask.material('upper', 'Upper piece', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.material('lower', 'Lower piece', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.hold('pieceHold', 'Pieces held with'),
+    ask.choice('cushion', 'Sewn up as a cushion', { yes: 'Yes', no: 'No' }),
+    ask.thread('details', 'Detail thread'),
+    ask.thread('satin', 'Satin thread')
+  ],
+  pattern
+};
+
+function pattern(p: Params): Pattern {
+  const size = { width: p.width + 4, height: p.height / 2 + 4 };
+  const s = new Sequence({
+    shape: 'rounded',
+    size,
+    finished: { width: p.width + 4, height: p.height + 4 },
+    edge: 'satin edge'
+  });
+  const half = shapePath('rounded', p.width, p.height / 2 - 6);
+  s.line('upper', 'Upper shape', shifted(half, 0, -p.height / 4));
+  s.line('lower', 'Lower shape', shifted(half, 0, p.height / 4));
+  for (const [id, dy] of [
+    ['upper', -p.height / 4],
+    ['lower', p.height / 4]
+  ] as const)
+    s.line(
+      `${id}-field`,
+      `${id === 'upper' ? 'Upper' : 'Lower'} details`,
+      shifted(shapePath('oval', p.width / 2, p.height / 5), 0, dy)
+    );
+  const pile = p.ground.kind === 'towelling' || p.ground.kind === 'fleece';
+  s.piece('stabiliser', 'STABILISER', MATERIALS.cutaway, 'hooped');
+  s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
+  for (const id of HALVES)
+    s.piece(id, id === 'upper' ? 'UPPER PIECE' : 'LOWER PIECE', p[id], 'applique', {
+      covers: id,
+      shows: 'front'
+    });
+  if (pile) s.piece('topping', 'TOPPING', MATERIALS.film, 'hooped');
+
+  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground'], { on: false });
+  s.hand('cross', { do: 'other', title: 'Check the centre cross with ruler and grid', seconds: 60 });
+  s.move('hoop-on');
+  s.hand('trace', { do: 'trace' }, { note: 'Check the space behind the machine.' });
+  if (pile) s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' });
+  for (const id of HALVES) {
+    if (id === 'lower') s.hand('position-2', { do: 'mount', position: 2 });
+    build(s, p, id);
+  }
+  for (const id of HALVES) {
+    if (id === 'upper') s.hand('position-1', { do: 'mount', position: 1 });
+    else s.hand('position-2-again', { do: 'mount', position: 2 });
+    s.stop(`${id}-satin`, {
+      name: `${id === 'upper' ? 'Upper' : 'Lower'} satin`,
+      role: 'applique-edge',
+      alsoRoles: ['satin-edge'],
+      words: /satin|edge/,
+      visible: 'front',
+      protected: true,
+      lineIds: [id],
+      width: 4,
+      ...(id === 'upper' ? { thread: p.satin } : { threadOf: 'upper-satin' })
+    });
+  }
+  finish(s, p, pile);
+  s.must(...HALVES.flatMap((id) => [`lay-${id}`, `trim-${id}`, `${id}-satin`]));
+  return s.done();
+}
+
+function build(s: Sequence, p: Params, id: (typeof HALVES)[number]): void {
+  const name = id === 'upper' ? 'Upper' : 'Lower';
+  const hidden = { threadOf: 'upper-satin', visible: 'hidden' } as const;
+  s.stop(`${id}-placement`, {
+    name: `${name} placement`,
+    role: 'placement',
+    words: /place/,
+    lineIds: [id],
+    ...hidden
+  });
+  s.hand(`lay-${id}`, {
+    do: 'lay',
+    pieceId: id,
+    side: 'above',
+    face: 'up',
+    covers: id,
+    over: 12,
+    hold: heldAs(p.pieceHold)
+  });
+  s.stop(`${id}-tack`, {
+    name: `${name} tack-down`,
+    role: 'tack-down',
+    words: /tack/,
+    lineIds: [id],
+    ...hidden
+  });
+  if (p.pieceHold === 'pins') s.hand(`unpin-${id}`, { do: 'unpin' });
+  s.hand(`trim-${id}`, {
+    do: 'trim',
+    pieceIds: [id],
+    lineId: id,
+    side: 'outside',
+    margin: 0.5,
+    where: 'on-machine'
+  });
+  s.stop(`${id}-details`, {
+    name: `${name} details`,
+    role: 'decoration',
+    words: /detail|design/,
+    visible: 'front',
+    lineIds: [`${id}-field`],
+    estimate: [{ stitches: 1600, attended: false }],
+    ...(id === 'upper' ? { thread: p.details } : { threadOf: 'upper-details' })
+  });
+}
+
+function finish(s: Sequence, p: Params, pile: boolean): void {
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['lower-satin'] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  if (pile) s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['lower-satin'] });
+  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 6 });
+  if (p.cushion === 'no') return;
+  s.hand(
+    'sew-up',
+    {
+      do: 'other',
+      title: 'Fold right sides together, seam 6 to 12 mm, leave 75 to 100 mm open',
+      seconds: 480
+    },
+    { needs: ['unhoop'] }
+  );
+  s.hand('turn-cushion', { do: 'other', title: 'Turn it', seconds: 180 }, { needs: ['sew-up'] });
+  s.hand(
+    'fuse-now',
+    { do: 'fuse', pieceId: 'upper' },
+    { needs: ['turn-cushion'], note: 'And the lower piece.' }
+  );
+  s.hand('stuff', { do: 'other', title: 'Stuff it', seconds: 240 }, { needs: ['fuse-now'] });
+  s.hand(
+    'close',
+    { do: 'other', title: 'Close the gap with a topstitch', seconds: 90 },
+    { needs: ['stuff'] }
+  );
+}

@@ -1,0 +1,208 @@
+import { z } from 'zod';
+import { box, inset, segment, shapePath, shifted } from '$lib/core/base/geometry';
+import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence, stopPart } from './sequence';
+
+const Params = z.object({
+  shape: shape('rounded', 'oval', 'rectangle'),
+  width: sideMm(120, 80, 300),
+  height: sideMm(130, 100, 300),
+  borderWidth: sideMm(5, 4, 8),
+  slotWidth: sideMm(60, 30, 150),
+  base: z.enum(['tear-away', 'wash-away']).default('tear-away'),
+  front: material('woven', 'Carriage red', '#8d2f35'),
+  frontHold: heldBy('tape'),
+  back: material('woven', 'Cream', '#efe3c4'),
+  towel: material('towelling', 'Tea towel', '#e9e2d0'),
+  towelHold: z.enum(['tape', 'pins']).default('tape'),
+  border: thread('Navy', '#27324d'),
+  details: thread('Brass', '#b58a3c')
+});
+type Params = z.output<typeof Params>;
+
+/** A padded topper with a slot, edged in satin, that a folded towel is stitched to. */
+export const topper: Construction<typeof Params> = {
+  kind: 'topper',
+  name: 'Topper with a slot, on a towel',
+  summary: 'A padded shape with a slot, edged all round, stitched to the fold of a towel that hangs from it.',
+  params: Params,
+  questions: [
+    ask.shape('rounded', 'oval', 'rectangle'),
+    ask.length('width', 'Outer edge, width'),
+    ask.length('height', 'Outer edge, height'),
+    ask.length('borderWidth', 'Width of the satin edge'),
+    ask.length('slotWidth', 'Slot, width'),
+    ask.choice('base', 'Stabiliser', { 'tear-away': 'Two of tear-away', 'wash-away': 'Two of wash-away' }),
+    ask.material('front', 'Front, interfaced', { woven: 'Woven cotton', canvas: 'Canvas' }),
+    ask.hold('frontHold', 'Front held with'),
+    ask.material('back', 'Back, interfaced', { woven: 'Woven cotton', felt: 'Felt' }),
+    ask.material('towel', 'Towel', { towelling: 'Towelling', woven: 'Woven cotton' }),
+    ask.choice('towelHold', 'Towel held with', { tape: 'Tape', pins: 'Pins' }),
+    ask.thread('border', 'Edge thread'),
+    ask.thread('details', 'Detail thread')
+  ],
+  pattern
+};
+
+const HIDDEN = { threadOf: 'border', visible: 'hidden' } as const;
+const stop: typeof stopPart = (name, role, words, lineIds, more = HIDDEN) =>
+  stopPart(name, role, words, lineIds, more);
+
+function pattern(p: Params): Pattern {
+  const outer = shapePath(p.shape, p.width, p.height);
+  const size = { width: p.width, height: p.height };
+  const [w, h] = [p.width / 2, p.height / 2];
+  const s = new Sequence({ shape: p.shape, size, finished: size, edge: 'satin edge' });
+  s.line('outer', 'Outer edge', outer);
+  s.line('edge', 'Edge', inset(outer, p.borderWidth / 2));
+  s.line('slot', 'Slot', shifted(shapePath('tab', p.slotWidth, 14), 0, -h + 28));
+  s.line('field', 'Design', box(-w / 2, -h / 4, w / 2, h / 4));
+  s.line('towel-edge', 'Towel line', segment(-w * 0.6, h - 22, w * 0.6, h - 22));
+  s.line('attach', 'Towel seam', box(-w * 0.5, h - 20, w * 0.5, h - 12));
+  const washes = p.base === 'wash-away';
+  s.piece(
+    'base',
+    washes ? 'WASH-AWAY' : 'TEAR-AWAY',
+    washes ? MATERIALS.washAway : MATERIALS.tearAway,
+    'hooped',
+    {
+      plies: 2
+    }
+  );
+  s.piece('batting', 'BATTING', MATERIALS.batting, 'batting', { covers: 'edge' });
+  s.piece('front', 'FRONT', p.front, 'applique', { covers: 'edge', shows: 'front' });
+  s.piece('back', 'BACK', p.back, 'backing', { covers: 'edge', shows: 'back' });
+  s.piece('towel', 'TOWEL', p.towel, 'backing', {
+    covers: 'attach',
+    shows: 'back',
+    folded: true,
+    overrides: { width: 230, height: 330 }
+  });
+
+  s.hoop('hooping-1', 'Hooping', ['base']);
+  s.stop('batting-placement', stop('Batting placement', 'placement', /batting|place/, ['edge']));
+  s.hand('lay-batting', {
+    do: 'lay',
+    pieceId: 'batting',
+    side: 'above',
+    face: 'up',
+    covers: 'edge',
+    over: 12,
+    hold: { by: 'spray' }
+  });
+  s.stop('batting-tack', stop('Batting tack-down', 'tack-down', /batting|tack/, ['edge', 'slot']));
+  s.hand(
+    'lay-front',
+    {
+      do: 'lay',
+      pieceId: 'front',
+      side: 'above',
+      face: 'up',
+      covers: 'edge',
+      over: 12,
+      hold: heldAs(p.frontHold)
+    },
+    { note: 'The hoop stays on.' }
+  );
+  s.stop('front-tack', stop('Front tack-down', 'tack-down', /front|tack/, ['edge', 'slot']));
+  if (p.frontHold === 'pins') s.hand('unpin-front', { do: 'unpin' });
+  s.stop('details', {
+    ...stop('Details', 'decoration', /detail|design/, ['field'], { visible: 'front' }),
+    estimate: [{ stitches: 2600, attended: false }],
+    thread: p.details
+  });
+  s.nameGoes('details', 'front', 'field');
+  s.move('hoop-off');
+  s.hand('trim-front', {
+    do: 'trim',
+    pieceIds: ['batting', 'front'],
+    lineId: 'edge',
+    side: 'outside',
+    margin: 0.5
+  });
+  s.hand(
+    'trim-slot',
+    { do: 'trim', pieceIds: ['batting', 'front'], lineId: 'slot', side: 'inside', margin: 0.5 },
+    { note: 'The stabiliser in the slot stays whole.' }
+  );
+  s.move('turn-over');
+  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 4 });
+  s.hand('lay-back', {
+    do: 'lay',
+    pieceId: 'back',
+    side: 'below',
+    face: 'down',
+    covers: 'edge',
+    over: 20,
+    hold: { by: 'tape', strips: 4 }
+  });
+  s.toFront();
+  s.stop('back-tack', stop('Back tack-down', 'tack-down', /back|tack/, ['edge', 'slot']));
+  s.toBack();
+  s.hand('untape-back', { do: 'untape', strips: 4 });
+  s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
+  s.hand('trim-back-slot', { do: 'trim', pieceIds: ['back'], lineId: 'slot', side: 'inside', margin: 0.5 });
+  s.toFront();
+  s.hand(
+    'bobbin',
+    { do: 'bobbin', threadId: 'stop:border' },
+    { note: 'A full one: this is the longest stop.' }
+  );
+  s.stop('border', {
+    ...stop('Satin edge', 'satin-edge', /border|edge|satin/, ['edge', 'slot'], { visible: 'both' }),
+    protected: true,
+    width: p.borderWidth,
+    thread: p.border
+  });
+  s.stop('towel-placement', {
+    ...stop('Towel placement', 'placement', /towel|place/, ['attach'], { visible: 'front' }),
+    threadOf: 'border'
+  });
+  s.toBack();
+  s.hand(
+    'lay-towel',
+    {
+      do: 'lay',
+      pieceId: 'towel',
+      side: 'below',
+      face: 'up',
+      edge: { lineId: 'towel-edge', body: 'down', allowance: 0 },
+      hold: p.towelHold === 'tape' ? { by: 'tape', strips: 4 } : { by: 'pins', pins: 4, away: 12 }
+    },
+    {
+      note: 'Folded in half lengthways, its front to you, centred on the marks with equal excess on both sides.'
+    }
+  );
+  s.toFront();
+  s.hand('support', { do: 'check-under' }, { note: 'Support the towel while it stitches.' });
+  s.stop('attach', {
+    ...stop('Towel seam', 'topstitch', /attach|towel|seam/, ['attach'], { visible: 'both' }),
+    through: true,
+    threadOf: 'border',
+    passes: 2
+  });
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['attach'] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  s.hand('take-off', p.towelHold === 'tape' ? { do: 'untape', strips: 4 } : { do: 'unpin' });
+  s.hand('stabiliser-off', washes ? { do: 'rinse' } : { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.must(
+    'lay-back',
+    'trim-front',
+    'trim-slot',
+    'trim-back',
+    'trim-back-slot',
+    'lay-towel',
+    'bobbin',
+    'border'
+  );
+  s.truth({
+    kind: 'stabiliser',
+    pieceId: 'base',
+    kinds: ['tear-away', 'wash-away-mesh'],
+    plies: 2
+  });
+  return s.done();
+}

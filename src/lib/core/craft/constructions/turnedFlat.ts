@@ -1,0 +1,256 @@
+import { z } from 'zod';
+import { box, inset, segment, shapePath } from '$lib/core/base/geometry';
+import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
+import type { Construction } from './construction';
+import type { Pattern } from './pattern';
+import { Sequence, type StopPart } from './sequence';
+
+const Params = z.object({
+  school: z.enum(['all-hooped', 'pieced', 'floated']).default('all-hooped'),
+  shape: shape('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
+  width: sideMm(160, 60, 400),
+  height: sideMm(200, 60, 400),
+  opening: sideMm(80, 30, 150),
+  closes: z.enum(['snap', 'hook-and-loop', 'none']).default('snap'),
+  front: material('woven', 'Fern print', '#4d7148'),
+  lower: material('woven', 'Ticket buff', '#d9bd8b'),
+  back: material('woven', 'Cream', '#efe3c4'),
+  backHold: heldBy('tape'),
+  seams: thread('Cream', '#efe3c4'),
+  quilting: thread('Brass', '#b58a3c')
+});
+type Params = z.output<typeof Params>;
+
+/** Seam allowance where two fronts are joined, mm. */
+const JOIN_MM = 12;
+
+/** A bib, a cloth or a cushion front: front and back right sides together, closed but for an opening, turned. */
+export const turnedFlat: Construction<typeof Params> = {
+  kind: 'turned-flat',
+  name: 'Turned flat item',
+  summary: 'Bib, cloth or cushion front: the back goes on face down, the whole is turned through an opening.',
+  params: Params,
+  questions: [
+    ask.choice('school', 'How it is built', {
+      'all-hooped': 'Stabiliser, batting and front hooped together',
+      pieced: 'Batting floated, two fronts joined and flipped',
+      floated: 'Batting and front floated on hooped stabiliser'
+    }),
+    ask.shape('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
+    ask.length('width', 'Finished width'),
+    ask.length('height', 'Finished height'),
+    ask.length('opening', 'Opening to turn through', 'at least 60 mm'),
+    ask.choice('closes', 'Fastened with', {
+      snap: 'A snap',
+      'hook-and-loop': 'Hook-and-loop',
+      none: 'Nothing'
+    }),
+    ask.material('front', 'Front', { woven: 'Woven cotton', knit: 'Jersey' }),
+    ask.material('lower', 'Lower front, where pieced', { woven: 'Woven cotton', knit: 'Jersey' }),
+    ask.material('back', 'Back', { woven: 'Woven cotton', fleece: 'Fleece', towelling: 'Towelling' }),
+    ask.hold('backHold', 'Back held with'),
+    ask.thread('seams', 'Seam thread'),
+    ask.thread('quilting', 'Quilting thread')
+  ],
+  pattern
+};
+
+function pattern(p: Params): Pattern {
+  const outline = shapePath(p.shape, p.width, p.height);
+  const size = { width: p.width, height: p.height };
+  const s = new Sequence({ shape: p.shape, size, finished: size, edge: 'turned' });
+  const [w, h] = [p.width / 2, p.height / 2];
+  const joinAt = h / 3;
+  s.line('outline', 'Outline', outline);
+  s.line('closing', 'Closing seam', outline, 'hooping-1', [{ from: 20, to: 20 + p.opening }]);
+  s.line('quilt', 'Quilting', inset(outline, 14));
+  s.line('name', 'Name field', box(-w / 2, -h / 3, w / 2, -h / 12));
+  s.piece(
+    'stabiliser',
+    'STABILISER',
+    p.school === 'all-hooped' && p.front.kind !== 'knit' ? MATERIALS.tearAway : MATERIALS.cutaway,
+    'hooped'
+  );
+  s.piece('batting', 'BATTING', MATERIALS.batting, p.school === 'all-hooped' ? 'hooped' : 'batting', {
+    covers: p.school === 'all-hooped' ? null : 'outline'
+  });
+  if (p.school === 'pieced') {
+    s.line('join', 'Join line', segment(-w, joinAt, w, joinAt));
+    s.line('panel-upper', 'Upper front', box(-w, -h, w, joinAt));
+    s.line('panel-lower', 'Lower front', box(-w, joinAt, w, h));
+    s.piece('lower', 'LOWER FRONT', p.lower, 'flipped', { covers: 'panel-lower', shows: 'front' });
+    s.piece('front', 'UPPER FRONT', p.front, 'flipped', { covers: 'panel-upper', shows: 'front' });
+  } else
+    s.piece('front', 'FRONT', p.front, p.school === 'all-hooped' ? 'hooped' : 'applique', {
+      covers: p.school === 'all-hooped' ? null : 'outline',
+      shows: 'front'
+    });
+  s.piece('back', 'BACK', p.back, 'backing', { covers: 'outline', shows: 'back' });
+
+  if (p.school === 'all-hooped') allHooped(s);
+  else if (p.school === 'pieced') pieced(s);
+  else floated(s);
+  s.stop('quilting', {
+    name: 'Quilting',
+    role: 'quilting',
+    words: /quilt|stippl/,
+    visible: 'front',
+    optional: true,
+    lineIds: ['quilt'],
+    thread: p.quilting
+  });
+  if (p.closes !== 'none')
+    s.stop('marks', {
+      name: 'Closure marks',
+      role: 'closure-mark',
+      words: /mark|snap|closure/,
+      threadOf: 'closing',
+      optional: true,
+      visible: 'front',
+      estimate: [{ stitches: 40, length: 1.5, attended: false }]
+    });
+  s.nameGoes('quilting', 'front', 'name');
+  s.move('hoop-off');
+  s.hand(
+    'lay-back',
+    {
+      do: 'lay',
+      pieceId: 'back',
+      side: 'above',
+      face: 'down',
+      covers: 'outline',
+      over: 20,
+      hold: heldAs(p.backHold)
+    },
+    { needs: ['quilting'] }
+  );
+  s.move('hoop-on');
+  s.stop('closing', {
+    name: 'Closing seam',
+    role: 'closing-seam',
+    words: /clos|final|seam|outline/,
+    visible: 'hidden',
+    lineIds: ['closing'],
+    passes: p.school === 'pieced' ? 3 : 2,
+    thread: p.seams
+  });
+  finish(s, p);
+  s.must('lay-back', 'closing');
+  return s.done();
+}
+
+const HIDDEN = { threadOf: 'closing', visible: 'hidden' } as const;
+const outlineStop: StopPart = {
+  name: 'Outline',
+  role: 'basting',
+  words: /outline|place|position/,
+  lineIds: ['outline'],
+  ...HIDDEN
+};
+
+function allHooped(s: Sequence): void {
+  s.hand(
+    'spray-batting',
+    { do: 'spray', pieceId: 'batting' },
+    { note: 'Stabiliser, batting and front become one.' }
+  );
+  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'batting', 'front']);
+  s.stop('outline', outlineStop);
+}
+
+function pieced(s: Sequence): void {
+  s.hoop('hooping-1', 'Hooping', ['stabiliser'], { on: false });
+  s.hand('float-batting', {
+    do: 'lay',
+    pieceId: 'batting',
+    side: 'above',
+    face: 'up',
+    covers: 'outline',
+    over: 12,
+    hold: { by: 'spray' }
+  });
+  s.move('hoop-on');
+  s.stop('placement', {
+    name: 'Placement line',
+    role: 'placement',
+    words: /place|position|guide/,
+    lineIds: ['outline', 'join'],
+    ...HIDDEN
+  });
+  s.hand('lay-lower', {
+    do: 'lay',
+    pieceId: 'lower',
+    side: 'above',
+    face: 'up',
+    edge: { lineId: 'join', body: 'down', allowance: JOIN_MM },
+    hold: { by: 'tape', strips: 4 }
+  });
+  s.hand(
+    'lay-upper',
+    {
+      do: 'lay',
+      pieceId: 'front',
+      side: 'above',
+      face: 'down',
+      edge: { lineId: 'join', body: 'down', allowance: JOIN_MM },
+      hold: { by: 'tape', strips: 4 }
+    },
+    { needs: ['lay-lower'] }
+  );
+  s.stop('join', { name: 'Join seam', role: 'join-seam', words: /join|seam/, lineIds: ['join'], ...HIDDEN });
+  s.hand('untape-upper', { do: 'untape', strips: 8 });
+  s.hand(
+    'flip',
+    { do: 'flip', pieceId: 'front', lineId: 'join', covers: 'panel-upper' },
+    { needs: ['untape-upper'] }
+  );
+  s.hand('press', { do: 'press' }, { needs: ['flip'] });
+}
+
+function floated(s: Sequence): void {
+  s.hoop('hooping-1', 'Hooping', ['stabiliser'], { on: false });
+  s.hand('float-batting', {
+    do: 'lay',
+    pieceId: 'batting',
+    side: 'above',
+    face: 'up',
+    covers: 'outline',
+    over: 12,
+    hold: { by: 'spray' }
+  });
+  s.hand(
+    'float-front',
+    {
+      do: 'lay',
+      pieceId: 'front',
+      side: 'above',
+      face: 'up',
+      covers: 'outline',
+      over: 12,
+      hold: { by: 'spray' }
+    },
+    { needs: ['float-batting'] }
+  );
+  s.move('hoop-on');
+}
+
+function finish(s: Sequence, p: Params): void {
+  s.move('hoop-off');
+  s.hand('inspect', { do: 'inspect' }, { needs: ['closing'] });
+  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  if (p.backHold === 'pins') s.hand('unpin-back', { do: 'unpin' });
+  else s.hand('untape', { do: 'untape', strips: 4 });
+  if (p.school === 'all-hooped' && p.front.kind !== 'knit')
+    s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.hand(
+    'trim-seam',
+    { do: 'cut-out', lineId: 'outline', margin: 6 },
+    { needs: ['unhoop'], note: 'Bulk first. Leave a lip at the opening.' }
+  );
+  s.hand('clip', { do: 'clip', lineId: 'outline' }, { needs: ['trim-seam'] });
+  s.hand('turn', { do: 'turn-through', lineId: 'closing' }, { needs: ['trim-seam', 'clip'] });
+  s.hand('press-flat', { do: 'press' }, { needs: ['turn'] });
+  s.hand('close', { do: 'close-opening', lineId: 'closing', by: 'hand' }, { needs: ['turn'] });
+  if (p.closes !== 'none')
+    s.hand('fasten', { do: 'hardware', kind: p.closes, count: 1 }, { needs: ['close'] });
+}

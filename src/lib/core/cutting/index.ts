@@ -1,2 +1,0 @@
-export * from './cutList';
-export * from './sizing';

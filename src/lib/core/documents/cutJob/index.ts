@@ -1,0 +1,2 @@
+export { CutJob, DoneCut, KeptStrip, newCutJob } from './schema';
+export { Column, Strip } from './strip';

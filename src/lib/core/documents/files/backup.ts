@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { CutJob } from '$lib/core/documents/cutJob';
+import { Item } from '$lib/core/documents/item';
+import { Order } from '$lib/core/documents/order';
+import { Run } from '$lib/core/documents/run';
+import { Setup, Shop } from '$lib/core/documents/shop';
+import { StashEntry } from '$lib/core/documents/stash';
+
+const BACKUP_VERSION = 1;
+
+/** A photo as text, so that one file holds everything. */
+const PhotoText = z.object({
+  id: z.string().min(1),
+  runId: z.string().min(1),
+  at: z.number().int().min(0),
+  stepId: z.string().nullable(),
+  name: z.string().max(300),
+  type: z.string().max(100),
+  base64: z.string()
+});
+
+/** Everything a browser keeps, in one file. */
+export const Backup = z.object({
+  schema: z.literal('jolt-step/backup'),
+  version: z.literal(BACKUP_VERSION),
+  at: z.iso.datetime(),
+  items: z.array(Item),
+  setups: z.array(Setup),
+  shop: Shop.nullable(),
+  runs: z.array(Run),
+  orders: z.array(Order).default([]),
+  stash: z.array(StashEntry),
+  cutJobs: z.array(CutJob),
+  meta: z.array(z.object({ key: z.string().min(1), value: z.unknown() })),
+  photos: z.array(PhotoText)
+});
+export type Backup = z.infer<typeof Backup>;

@@ -1,2 +1,0 @@
-export * from './backup';
-export * from './read';

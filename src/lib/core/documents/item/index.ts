@@ -1,0 +1,50 @@
+export {
+  addHandStep,
+  addThread,
+  answerFinding,
+  editStep,
+  editStop,
+  moveStep,
+  moveStepAfter,
+  removeStep,
+  type StopChange,
+  takeBackAnswer
+} from './edit';
+export { findLine, findPiece, findStop, findThread, stitchesOf } from './find';
+export {
+  EdgeOnLine,
+  Face,
+  HARDWARE,
+  Hold,
+  Operation,
+  type OperationKind,
+  type OperationOf
+} from './operation';
+export { brokenReferences } from './references';
+export { drawsLine, Role, ROLE_WORDS, ROLES, stitchKind } from './roles';
+export {
+  ChartRow,
+  CountSource,
+  HandStep,
+  Hooping,
+  isStabiliserKind,
+  Item,
+  ITEM_VERSION,
+  Line,
+  Material,
+  MATERIAL_KINDS,
+  MaterialKind,
+  Phase,
+  Piece,
+  PIECE_USES,
+  PieceUse,
+  Remark,
+  STABILISERS,
+  Step,
+  Stitched,
+  Stop,
+  StopStep,
+  Thread,
+  Variant
+} from './schema';
+export { forVariant, variantOf } from './variant';

@@ -1,0 +1,155 @@
+import { z } from 'zod';
+
+/**
+ * What hands do, as data. Wording, time, cautions and drawings all come from the same operation; free text
+ * is only a note beside it. Ids name pieces (`pieceId`), lines (`lineId`), threads (`threadId`) of the item.
+ */
+
+const PieceId = z.string().min(1);
+const LineId = z.string().min(1);
+const Mm = z.number().min(0).max(2000);
+
+/** The face of a layer as seen from above in stitching position, whichever way the hoop is held. */
+export const Face = z.enum(['up', 'down']);
+export type Face = z.infer<typeof Face>;
+
+/** What holds a piece until stitches do. */
+export const Hold = z.discriminatedUnion('by', [
+  z.object({ by: z.literal('tape'), strips: z.number().int().min(1).max(40) }),
+  z.object({ by: z.literal('spray') }),
+  z.object({ by: z.literal('glue') }),
+  z.object({
+    by: z.literal('pins'),
+    pins: z.number().int().min(1).max(40),
+    away: Mm.default(12).describe('distance from the nearest stitching line, mm')
+  }),
+  z.object({ by: z.literal('fuse') }),
+  z.object({ by: z.literal('nothing') })
+]);
+export type Hold = z.infer<typeof Hold>;
+
+/** A piece laid with one straight edge along a line, its body to one side, ready to be flipped there. */
+export const EdgeOnLine = z.object({
+  lineId: LineId,
+  body: z.enum(['left', 'right', 'up', 'down']).describe('side of the line the piece lies on, from above'),
+  allowance: Mm.default(12).describe('how far the edge reaches over the line, mm')
+});
+export type EdgeOnLine = z.infer<typeof EdgeOnLine>;
+
+/** Hardware set by hand at the end. */
+export const HARDWARE = ['snap', 'eyelet', 'split-ring', 'ribbon-loop', 'hook-and-loop'] as const;
+
+/** Why nothing may be touched for a while. */
+const WAITS = ['fray-fluid', 'glue', 'soak', 'dry'] as const;
+
+export const Operation = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('hoop'), pieceIds: z.array(PieceId).min(1), sticky: z.boolean().default(false) }),
+  z.object({ do: z.literal('unhoop') }),
+  z.object({ do: z.literal('hoop-on') }),
+  z.object({ do: z.literal('hoop-off') }),
+  z.object({ do: z.literal('turn-over') }),
+  z.object({ do: z.literal('frame-forward') }),
+  z.object({
+    do: z.literal('lay'),
+    pieceId: PieceId,
+    side: z.enum(['above', 'below']),
+    face: Face,
+    covers: LineId.optional(),
+    over: Mm.default(0),
+    edge: EdgeOnLine.optional(),
+    hold: Hold.default({ by: 'nothing' })
+  }),
+  z.object({
+    do: z.literal('float'),
+    pieceId: PieceId,
+    side: z.enum(['above', 'below']),
+    face: Face.default('up')
+  }),
+  z.object({ do: z.literal('lift'), pieceId: PieceId }),
+  z.object({ do: z.literal('mount'), position: z.number().int().min(1).max(4) }),
+  z.object({ do: z.literal('tape'), pieceId: PieceId, strips: z.number().int().min(1).max(40) }),
+  z.object({ do: z.literal('untape'), strips: z.number().int().min(1).max(40) }),
+  z.object({ do: z.literal('spray'), pieceId: PieceId }),
+  z.object({ do: z.literal('glue'), pieceId: PieceId, lineId: LineId }),
+  z.object({
+    do: z.literal('pin'),
+    pieceId: PieceId,
+    pins: z.number().int().min(1).max(40),
+    away: Mm.default(12),
+    lineId: LineId.optional().describe('where they stand, if not about the line the piece covers')
+  }),
+  z.object({ do: z.literal('unpin') }),
+  z.object({ do: z.literal('align-holes'), pieceId: PieceId }),
+  z.object({ do: z.literal('fuse'), pieceId: PieceId }),
+  z.object({ do: z.literal('press'), from: z.enum(['front', 'back']).default('front') }),
+  z.object({
+    do: z.literal('press-folds'),
+    pieceId: PieceId,
+    alsoIds: z.array(PieceId).optional().describe('pieces folded alike'),
+    fold: Mm
+  }),
+  z.object({ do: z.literal('flip'), pieceId: PieceId, lineId: LineId, covers: LineId.optional() }),
+  z.object({
+    do: z.literal('trim'),
+    pieceIds: z.array(PieceId).min(1),
+    lineId: LineId,
+    side: z.enum(['outside', 'inside']),
+    margin: Mm,
+    where: z.enum(['hoop-off', 'on-machine']).default('hoop-off')
+  }),
+  z.object({ do: z.literal('cut-away-behind'), pieceIds: z.array(PieceId).min(1), lineId: LineId }),
+  z.object({ do: z.literal('cut-through'), pieceIds: z.array(PieceId).min(1), lineId: LineId }),
+  z.object({ do: z.literal('patch-hole'), pieceId: PieceId, lineId: LineId }),
+  z.object({ do: z.literal('zip'), pieceId: PieceId, to: z.enum(['open', 'closed', 'three-quarters']) }),
+  z.object({ do: z.literal('topping-on'), pieceId: PieceId }),
+  z.object({ do: z.literal('topping-off'), pieceId: PieceId }),
+  z.object({ do: z.literal('thread'), threadId: z.string().min(1) }),
+  z.object({ do: z.literal('bobbin'), threadId: z.string().min(1).optional() }),
+  z.object({ do: z.literal('wind-bobbin'), threadId: z.string().min(1).optional() }),
+  z.object({ do: z.literal('needle'), needle: z.string().min(1).max(60) }),
+  z.object({ do: z.literal('speed'), spm: z.number().int().min(50).max(1500) }),
+  z.object({ do: z.literal('trace') }),
+  z.object({ do: z.literal('set-up') }),
+  z.object({
+    do: z.literal('insert-run'),
+    fileName: z.string().min(1).max(200),
+    pieceId: PieceId.optional().describe('the piece whose surface it is stitched on'),
+    threadId: z.string().min(1).optional(),
+    lineId: LineId.optional().describe('the field it keeps inside'),
+    stitches: z.number().int().min(0).max(200_000).default(0)
+  }),
+  z.object({
+    do: z.literal('snip'),
+    side: z.enum(['front', 'back', 'both']),
+    jumps: z.number().int().min(0).max(500)
+  }),
+  z.object({ do: z.literal('inspect') }),
+  z.object({ do: z.literal('check-under') }),
+  z.object({ do: z.literal('tear-away') }),
+  z.object({ do: z.literal('rinse') }),
+  z.object({ do: z.literal('wait'), why: z.enum(WAITS) }),
+  z.object({ do: z.literal('fray-fluid'), lineId: LineId }),
+  z.object({ do: z.literal('heat-adhesive'), pieceId: PieceId }),
+  z.object({ do: z.literal('cut-roughly'), lineId: LineId, margin: Mm }),
+  z.object({ do: z.literal('cut-out'), lineId: LineId, margin: Mm }),
+  z.object({ do: z.literal('clip'), lineId: LineId }),
+  z.object({
+    do: z.literal('turn-through'),
+    lineId: LineId.optional().describe('the closing seam whose opening it goes through'),
+    pieceId: PieceId.optional().describe('the zip it goes through')
+  }),
+  z.object({ do: z.literal('close-opening'), lineId: LineId, by: z.enum(['hand', 'machine']) }),
+  z.object({ do: z.literal('join-parts'), loops: z.number().int().min(1).max(200) }),
+  z.object({ do: z.literal('punch'), holes: z.number().int().min(1).max(100) }),
+  z.object({ do: z.literal('hardware'), kind: z.enum(HARDWARE), count: z.number().int().min(1).max(100) }),
+  z.object({
+    do: z.literal('other'),
+    title: z.string().min(1).max(120),
+    seconds: z.number().min(0).max(86400)
+  })
+]);
+export type Operation = z.infer<typeof Operation>;
+export type OperationKind = Operation['do'];
+
+/** One kind of operation, with its arguments. */
+export type OperationOf<K extends OperationKind> = Extract<Operation, { do: K }>;

@@ -1,0 +1,299 @@
+import { z } from 'zod';
+import { Path, SHAPES } from '$lib/core/base/geometry';
+import { Operation } from './operation';
+import { Role } from './roles';
+
+export const ITEM_VERSION = 1;
+
+const Id = z.string().min(1).max(120);
+const Mm = z.number().min(0).max(5000);
+const HexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'a colour is written #rrggbb');
+
+/** A thread of the item: what it looks like and what the maker calls it. */
+export const Thread = z.object({ id: Id, name: z.string().min(1).max(80), colour: HexColour });
+export type Thread = z.infer<typeof Thread>;
+
+/** The row of the maker's chart that a stop came from, kept as it was read. */
+export const ChartRow = z.object({
+  line: z.number().int().min(1),
+  number: z.number().int().min(0).nullable(),
+  name: z.string().max(200),
+  colour: z.string().max(120),
+  stitches: z.number().int().min(0).nullable(),
+  threadMetres: z.number().min(0).nullable()
+});
+export type ChartRow = z.infer<typeof ChartRow>;
+
+/** Variants that have this part; every variant where missing. */
+const Variants = z.array(Id).optional();
+
+/** A part of a stop with its own speed, as a zigzag pass before the satin. */
+export const Phase = z.object({
+  stitches: z.number().int().min(0).max(2_000_000),
+  length: z
+    .number()
+    .min(0.1)
+    .max(30)
+    .optional()
+    .describe('mean stitch length, mm; the role’s average where missing'),
+  width: z
+    .number()
+    .min(0)
+    .max(30)
+    .optional()
+    .describe('width of a satin column, or bite of a blanket stitch, mm'),
+  stitch: z.enum(['blanket']).optional().describe('how it is stitched, where its role does not say'),
+  cap: z
+    .number()
+    .int()
+    .min(50)
+    .max(1500)
+    .optional()
+    .describe('highest speed for this part, stitches a minute'),
+  attended: z.boolean().default(false).describe('hands hold something down while the needle runs')
+});
+export type Phase = z.infer<typeof Phase>;
+
+const Hundredths = z.array(z.number().int().min(-200_000).max(200_000)).max(500_000);
+
+/** Stitches that came in with a list or a drawing: places in hundredths of a millimetre. */
+export const Stitched = z.object({
+  from: z.enum(['list', 'drawing']),
+  x: Hundredths,
+  y: Hundredths,
+  jumps: z.array(z.number().int().min(0)).default([]).describe('places reached by a jump'),
+  trims: z.array(z.number().int().min(0)).default([]).describe('places after a trim')
+});
+export type Stitched = z.infer<typeof Stitched>;
+
+/** Where a stitch count comes from, since a guess must never look like a fact. */
+export const CountSource = z.enum(['chart', 'maker', 'geometry', 'estimate', 'none']);
+export type CountSource = z.infer<typeof CountSource>;
+
+export const Stop = z.object({
+  id: Id,
+  expects: Id.optional().describe('the expected stop of the construction that this stop fulfils'),
+  number: z
+    .number()
+    .int()
+    .min(0)
+    .nullable()
+    .describe('the machine’s number; null where the file has no such stop'),
+  name: z.string().min(1).max(200),
+  chart: ChartRow.optional(),
+  role: Role,
+  confidence: z.number().min(0).max(1),
+  threadId: Id,
+  visible: z.enum(['front', 'back', 'both', 'hidden', 'unknown']).default('unknown'),
+  countSource: CountSource,
+  phases: z.array(Phase).min(1),
+  lineIds: z.array(Id).default([]),
+  stitched: Stitched.optional().describe('its stitches, where they are known one by one'),
+  halts: z.boolean().default(true).describe('hands are needed after this stop'),
+  protected: z.boolean().default(false).describe('a bobbin must not run out inside this stop'),
+  through: z
+    .boolean()
+    .default(false)
+    .describe('goes through every layer on purpose, as quilting through all'),
+  apart: z
+    .boolean()
+    .optional()
+    .describe(
+      'the maker says: its stitches lie clear of those of other stops, so it may come before or after'
+    )
+});
+export type Stop = z.infer<typeof Stop>;
+
+const StitchFile = z.object({
+  id: Id,
+  variantId: Id,
+  name: z.string().max(200),
+  threadMeaning: z
+    .enum(['used', 'path'])
+    .optional()
+    .describe('what charted thread lengths are: thread used (where missing), or the bare path of the needle'),
+  source: z
+    .object({
+      kind: z.enum(['pasted-chart', 'pdf-chart', 'drawing', 'stitch-list']),
+      name: z.string().max(200).optional().describe('name of the file it came in'),
+      text: z.string().max(200_000),
+      setAside: z.array(z.number().int().min(1)).default([]).describe('lines the maker says are no stops')
+    })
+    .optional(),
+  stops: z.array(Stop)
+});
+type StitchFile = z.infer<typeof StitchFile>;
+
+/** Openings left in a line, mm along its path. */
+const Gaps = z.array(z.object({ from: Mm, to: Mm })).default([]);
+
+export const Line = z.object({
+  id: Id,
+  name: z.string().min(1).max(80),
+  frame: Id.describe('the hooping in which this line registers'),
+  path: Path,
+  gaps: Gaps
+});
+export type Line = z.infer<typeof Line>;
+
+export const MATERIAL_KINDS = [
+  'woven',
+  'knit',
+  'felt',
+  'vinyl',
+  'canvas',
+  'towelling',
+  'fleece',
+  'stretch-mesh',
+  'batting',
+  'tear-away',
+  'cutaway',
+  'soft-mesh',
+  'wash-away-mesh',
+  'wash-away-film',
+  'sticky-wash-away',
+  'fusible',
+  'heat-adhesive',
+  'zip',
+  'metal-zip'
+] as const;
+export const MaterialKind = z.enum(MATERIAL_KINDS);
+export type MaterialKind = z.infer<typeof MaterialKind>;
+
+/** Kinds that carry stitches and go again, or stay out of sight. */
+export const STABILISERS = [
+  'tear-away',
+  'cutaway',
+  'soft-mesh',
+  'wash-away-mesh',
+  'wash-away-film',
+  'sticky-wash-away'
+] as const satisfies readonly MaterialKind[];
+
+/** Whether a kind is a stabiliser. */
+export function isStabiliserKind(kind: MaterialKind): boolean {
+  return STABILISERS.some((each) => each === kind);
+}
+
+export const Material = z.object({ kind: MaterialKind, name: z.string().min(1).max(80), colour: HexColour });
+export type Material = z.infer<typeof Material>;
+
+/** What a piece is for; its cutting margin follows from that. */
+export const PIECE_USES = [
+  'hooped',
+  'applique',
+  'backing',
+  'batting',
+  'flipped',
+  'zip-tape',
+  'adhesive'
+] as const;
+export const PieceUse = z.enum(PIECE_USES);
+export type PieceUse = z.infer<typeof PieceUse>;
+
+export const Piece = z.object({
+  id: Id,
+  name: z.string().min(1).max(60),
+  material: Material,
+  plies: z.number().int().min(1).max(20).default(1),
+  use: PieceUse,
+  covers: Id.nullable().describe('the line it must cover; null for hooped material, which follows the ring'),
+  shows: z.enum(['front', 'back', 'lining', 'nothing']),
+  shape: z.enum(['rough', 'pre-cut']).default('rough'),
+  grain: z.enum(['fixed', 'either-way', 'any']).default('any'),
+  folded: z.boolean().default(false).describe('lies folded in half, right side out on both faces'),
+  loose: z.boolean().default(false).describe('keeps loose edges that a foot can catch'),
+  template: z
+    .object({ wrongSideUp: z.boolean(), mirrored: z.boolean() })
+    .optional()
+    .describe('how a pre-cut shape was cut: wrong side up it must be mirrored'),
+  overrides: z.object({ margin: Mm.optional(), width: Mm.optional(), height: Mm.optional() }).default({}),
+  from: Id.optional().describe('piece it is cut from in an earlier hooping, so that nothing new is cut'),
+  only: Variants
+});
+export type Piece = z.infer<typeof Piece>;
+
+const StepBase = z.object({
+  id: Id,
+  hoopingId: Id,
+  needs: z.array(Id).default([]).describe('steps that must come before'),
+  note: z.string().max(2000).default(''),
+  only: Variants
+});
+export const StopStep = StepBase.extend({
+  kind: z.literal('stop'),
+  stopId: Id,
+  pass: z.number().int().min(1).max(20).default(1)
+});
+export const HandStep = StepBase.extend({ kind: z.literal('hand'), op: Operation });
+export const Step = z.discriminatedUnion('kind', [StopStep, HandStep]);
+export type Step = z.infer<typeof Step>;
+export type StopStep = z.infer<typeof StopStep>;
+export type HandStep = z.infer<typeof HandStep>;
+
+export const Hooping = z.object({
+  id: Id,
+  name: z.string().min(1).max(80),
+  hooped: z.array(Id).describe('pieces the ring clamps'),
+  mounting: z.number().int().min(1).default(1)
+});
+export type Hooping = z.infer<typeof Hooping>;
+
+export const Variant = z.object({
+  id: Id,
+  name: z.string().min(1).max(80),
+  shape: z.enum([...SHAPES, 'drawn']),
+  size: z.object({ width: Mm, height: Mm }).describe('outline as stitched, mm'),
+  finished: z.object({ width: Mm, height: Mm }).describe('size of the finished item, mm'),
+  edge: z.string().max(80),
+  overrides: z.record(z.string(), z.unknown()).default({}).describe('answers that differ from the item’s'),
+  lines: z
+    .record(z.string(), z.object({ path: Path, gaps: Gaps }))
+    .default({})
+    .describe('lines that run otherwise in this variant, by line'),
+  phases: z
+    .record(z.string(), z.array(Phase).min(1))
+    .default({})
+    .describe('stitches of stops that differ, by stop')
+});
+export type Variant = z.infer<typeof Variant>;
+
+/** A finding the maker has answered with “meant so”. */
+const Answer = z.object({
+  checkId: Id,
+  stepId: Id.optional(),
+  reason: z.string().max(500),
+  at: z.string()
+});
+
+/** What the making of the item left to say, as an expected stop that the chart does not have. */
+export const Remark = z.object({
+  id: Id,
+  severity: z.enum(['warn', 'note']),
+  stepId: Id.optional(),
+  text: z.string().max(500)
+});
+export type Remark = z.infer<typeof Remark>;
+
+export const Item = z.object({
+  schema: z.literal('jolt-step/item'),
+  version: z.literal(ITEM_VERSION),
+  id: Id,
+  name: z.string().min(1).max(120),
+  note: z.string().max(5000).default(''),
+  construction: z.string().max(60).optional(),
+  params: z.record(z.string(), z.unknown()).default({}),
+  createdAt: z.iso.datetime(),
+  updatedAt: z.iso.datetime(),
+  putAwayAt: z.iso.datetime().optional(),
+  threads: z.array(Thread),
+  variants: z.array(Variant).min(1),
+  hoopings: z.array(Hooping).min(1),
+  files: z.array(StitchFile),
+  lines: z.array(Line),
+  pieces: z.array(Piece),
+  steps: z.array(Step),
+  remarks: z.array(Remark).default([]),
+  answers: z.array(Answer).default([])
+});
+export type Item = z.infer<typeof Item>;

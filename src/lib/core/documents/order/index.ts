@@ -1,0 +1,13 @@
+export { Placement, type Turn, TURNS } from './placement';
+export {
+  Bench,
+  DEFAULT_BENCH,
+  DEFAULT_RATES,
+  newLine,
+  Order,
+  ORDER_VERSION,
+  OrderLine,
+  piecesToStitch,
+  Rates,
+  Repeats
+} from './schema';

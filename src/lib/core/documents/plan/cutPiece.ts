@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { Material } from '$lib/core/documents/item';
+
+/** A share of a cut size, with what it is there for. */
+export const SizePart = z.object({
+  what: z.enum(['covers', 'margin', 'seam', 'fold', 'shrinkage', 'rounding', 'own']),
+  width: z.number(),
+  height: z.number()
+});
+
+export type SizePart = z.infer<typeof SizePart>;
+
+const Size = z.object({ width: z.number(), height: z.number() });
+
+/** One line of the cut list; lengths in mm. */
+export const CutPiece = z.object({
+  pieceId: z.string(),
+  name: z.string(),
+  material: Material,
+  count: z.number().int(),
+  covers: Size.describe('what the piece must cover: a line of the item, or the ring'),
+  coversName: z.string(),
+  margin: z.number().describe('added on each side'),
+  exact: Size.describe('covered size, margins, seam and fold, before rounding'),
+  cut: Size.describe('what to cut'),
+  parts: z.array(SizePart).default([]).describe('why it is that large; adds up to `cut`'),
+  grain: z.enum(['fixed', 'either-way', 'any']).default('any'),
+  overridden: z.boolean().describe('the maker has set a size or margin'),
+  cutFrom: z.string().nullable().describe('name of the piece it is cut from in an earlier hooping')
+});
+
+export type CutPiece = z.infer<typeof CutPiece>;

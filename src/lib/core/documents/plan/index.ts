@@ -1,0 +1,5 @@
+export { CutPiece, SizePart } from './cutPiece';
+export { Estimate, type TimeKind } from './estimate';
+export { HOOP_AT_START, HoopState } from './hoopState';
+export { Mark } from './mark';
+export { Plan, PLAN_VERSION, PlanStep, PlanWarning } from './schema';

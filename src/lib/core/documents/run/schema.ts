@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import { Plan } from '$lib/core/documents/plan';
+import { Setup } from '$lib/core/documents/shop';
+
+export const RUN_VERSION = 1;
+
+/** What goes wrong at the machine and is put right with a guided recovery. */
+export const FAULTS = [
+  'thread-broke',
+  'bobbin-out',
+  'nest',
+  'wrong-hoop',
+  'skipped-stop',
+  'wrong-piece'
+] as const;
+export const Fault = z.enum(FAULTS);
+export type Fault = z.infer<typeof Fault>;
+
+/** What can happen at the machine. `thread-broke` and `bobbin-out` by themselves are how runs once told of a fault. */
+const RUN_EVENT_TYPES = [
+  'prepare',
+  'check',
+  'uncheck',
+  'start',
+  'done',
+  'back',
+  'again',
+  'skip',
+  'go-to',
+  'fault',
+  'sorted',
+  'bookmark',
+  'thread-broke',
+  'bobbin-out',
+  'mark-stitch',
+  'note',
+  'pause',
+  'resume',
+  'follow',
+  'finish',
+  'stop-early'
+] as const;
+
+/** One thing that happened, never changed once written; (runId, seq) is unique. */
+export const RunEvent = z.object({
+  runId: z.string().min(1),
+  seq: z.number().int().min(1),
+  at: z.number().int().min(0).describe('milliseconds since 1970'),
+  client: z.string().min(1).describe('the browser tab that wrote it'),
+  type: z.enum(RUN_EVENT_TYPES),
+  stepId: z.string().nullable().describe('the step that stood on the screen'),
+  copy: z.number().int().min(1).default(1),
+  stop: z.number().int().nullable().default(null),
+  stitch: z.number().int().min(0).nullable().default(null),
+  text: z.string().max(2000).default(''),
+  fault: Fault.optional().describe('what went wrong'),
+  to: z.string().max(200).optional().describe('the step gone to, the check ticked, or the machine followed'),
+  seconds: z.number().min(0).optional().describe('needle time of the stop as the machine counted it, s'),
+  from: z
+    .object({ session: z.string().min(1).max(120), seq: z.number().int().min(1) })
+    .optional()
+    .describe('the event of a machine that this one tells of; each is told of once')
+});
+export type RunEvent = z.infer<typeof RunEvent>;
+export type RunEventType = RunEvent['type'];
+
+/** How the copies in one hoop are stitched. */
+export const WAYS = ['copy-by-copy', 'colour-by-colour', 'lines-first'] as const;
+export const Way = z.enum(WAYS);
+export type Way = z.infer<typeof Way>;
+
+/** The hooping of an order that a run stitches. */
+const RunOrder = z.object({
+  orderId: z.string().min(1).max(120),
+  lineId: z.string().min(1).max(120),
+  stage: z.number().int().min(0).describe('which clamping of the item, from 0'),
+  copies: z.number().int().min(1).max(500),
+  stationId: z.string().min(1).max(200).describe('the machine, or one head of it'),
+  hoopId: z.string().min(1).max(120),
+  way: Way.optional().describe('the quickest where missing'),
+  names: z.array(z.string().max(60)).max(500).default([])
+});
+type RunOrder = z.infer<typeof RunOrder>;
+
+/** One making of an item: the plan it followed and what happened, in order. */
+export const Run = z.object({
+  schema: z.literal('jolt-step/run'),
+  version: z.literal(RUN_VERSION),
+  id: z.string().min(1),
+  itemId: z.string().min(1),
+  itemName: z.string(),
+  startedAt: z.iso.datetime(),
+  finishedAt: z.iso.datetime().nullable(),
+  setup: Setup,
+  plan: Plan,
+  leftOut: z.boolean().optional().describe('the maker says: nothing is to be learned from it'),
+  note: z.string().max(5000).optional(),
+  order: RunOrder.optional(),
+  events: z.array(RunEvent)
+});
+export type Run = z.infer<typeof Run>;
+
+/** A run without its events, as it is kept beside them. */
+export const RunHead = Run.omit({ events: true });
+export type RunHead = z.infer<typeof RunHead>;

@@ -1,0 +1,14 @@
+export { defaultOffers, OffcutRule, Offer } from './buying';
+export { defaultSetup, defaultShop, fitsField, paceOf, smallestHoop } from './defaults';
+export {
+  DEFAULT_HAND_TIMES,
+  HAND_TIME_KEYS,
+  type HandTimeKey,
+  handTimeLabel,
+  HandTimes,
+  workName
+} from './handTimes';
+export { Factor, Learned, LearnedHands, LearnedMachine } from './learned';
+export { reachWords, readReach } from './reach';
+export { Hoop, Machine, Setup, Shop } from './schema';
+export { BobbinKind, bobbinKindOf, BobbinOn } from './supplies';

@@ -1,0 +1,126 @@
+import { z } from 'zod';
+import { PIECE_USES } from '$lib/core/documents/item';
+import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
+import { HandTimes } from './handTimes';
+import { Learned } from './learned';
+import { BOBBIN_KINDS, BobbinKind, BobbinOn, Spool } from './supplies';
+
+export const SHOP_VERSION = 1;
+export const SETUP_VERSION = 1;
+
+const Id = z.string().min(1).max(120);
+const Spm = z.number().int().min(50).max(1500);
+const Mm = z.number().min(0).max(5000);
+
+export const Machine = z.object({
+  id: Id,
+  name: z.string().min(1).max(80),
+  needles: z.number().int().min(1).max(20),
+  heads: z.number().int().min(1).max(24).default(1),
+  setSpm: Spm.describe('speed the maker sets, stitches a minute'),
+  maxSpm: Spm.describe('highest speed of the machine'),
+  paceSpm: Spm.nullable().describe(
+    'what it really averages; null until known: 420 on one needle, 800 on several'
+  ),
+  trimmer: z.boolean(),
+  headsRun: z
+    .enum(['together', 'apart'])
+    .optional()
+    .describe('heads stitch the same at the same time (where missing), or each by itself'),
+  unreached: z
+    .array(z.object({ left: Mm, right: Mm }))
+    .max(20)
+    .optional()
+    .describe('what each needle, from the first, does not reach at either side of a field, mm'),
+  fileEnding: z
+    .string()
+    .trim()
+    .regex(/^[a-z0-9]{1,8}$/i, 'an ending is letters and digits, without the dot')
+    .optional()
+    .describe('ending of the files it reads, without the dot'),
+  counts: z
+    .enum(['stop', 'design'])
+    .optional()
+    .describe('whether it counts stitches within the stop (where missing) or over the whole design'),
+  threaded: z
+    .array(z.object({ name: z.string().max(80), colour: z.string().max(7) }).nullable())
+    .max(20)
+    .optional()
+    .describe('what is on the needles, from the first'),
+  needleFitted: z
+    .record(z.string(), z.iso.datetime())
+    .optional()
+    .describe('when each needle was put in, by its number')
+});
+export type Machine = z.infer<typeof Machine>;
+
+export const Hoop = z.object({
+  id: Id,
+  name: z.string().min(1).max(80),
+  field: z.object({ width: Mm.min(10), height: Mm.min(10) }).describe('area the needle can reach, mm'),
+  ring: z.object({ width: Mm.min(10), height: Mm.min(10) }).describe('outer size of the ring, mm'),
+  capSpm: Spm.nullable().default(null).describe('highest speed in this hoop, if it has one'),
+  count: z.number().int().min(1).max(50).optional().describe('hoops of this size; one where missing'),
+  safe: Mm.max(100)
+    .optional()
+    .describe('what stitches keep from the edge of the field, mm; nothing where missing')
+});
+export type Hoop = z.infer<typeof Hoop>;
+
+export const Shop = z.object({
+  schema: z.literal('jolt-step/shop'),
+  version: z.literal(SHOP_VERSION),
+  id: Id,
+  name: z.string().min(1).max(120),
+  unit: z.enum(['mm', 'in']),
+  rounding: z.enum(['quarter-inch', '5mm']),
+  machines: z.array(Machine).min(1),
+  hoops: z.array(Hoop).min(1),
+  hands: HandTimes,
+  cutAccuracy: z
+    .number()
+    .min(0)
+    .max(10)
+    .default(1)
+    .describe('how far a cut of this maker strays from its line, mm'),
+  margins: z
+    .partialRecord(z.enum(PIECE_USES), z.number().min(0).max(500))
+    .default({})
+    .describe('margins on each side that differ from the usual ones, mm'),
+  offcuts: OffcutRule.default(DEFAULT_OFFCUT_RULE),
+  offers: z.array(Offer).nullable().default(null).describe('what can be bought; the usual where null'),
+  schools: z.record(z.string(), z.string()).default({}).describe('how the maker answers where makers differ'),
+  bobbins: z
+    .array(BobbinKind)
+    .min(1)
+    .max(20)
+    .default(() => [...BOBBIN_KINDS]),
+  people: z
+    .array(z.string().trim().min(1).max(60))
+    .max(20)
+    .optional()
+    .describe('who works here, where it is more than one'),
+  learned: Learned.optional().describe('computed from the logged runs; left out when the shop is stored'),
+  needleHours: z.number().min(1).max(200).default(8).describe('hours a needle stitches before it is changed')
+});
+export type Shop = z.infer<typeof Shop>;
+
+/** How one item is made this time: a plan is always made for a setup. */
+export const Setup = z.object({
+  schema: z.literal('jolt-step/setup'),
+  version: z.literal(SETUP_VERSION),
+  itemId: Id,
+  variantId: Id,
+  machineId: Id,
+  hoopId: Id,
+  copies: z.number().int().min(1).max(500).default(1),
+  threads: z.record(z.string(), Spool).default({}).describe('spool used for a thread of the item'),
+  bobbin: z.string().max(80).default('white').describe('what bobbins are usually wound with'),
+  bobbinKind: Id.optional(),
+  bobbinOn: BobbinOn.optional().describe('in the machine before the start; none where missing'),
+  schools: z.record(z.string(), z.string()).default({}),
+  person: z.string().max(60).optional().describe('whose hands; nobody in particular where missing'),
+  claimedMinutes: z.number().min(0).max(100_000).optional().describe('what a seller says it takes'),
+  displayedMinutes: z.number().min(0).max(100_000).optional().describe('what the machine shows')
+});
+export type Setup = z.infer<typeof Setup>;

@@ -1,0 +1,9 @@
+export {
+  ClothEntry,
+  CountedEntry,
+  Stash,
+  STASH_VERSION,
+  StashChange,
+  StashEntry,
+  ThreadEntry
+} from './schema';

@@ -1,2 +1,0 @@
-export { MAX_POINTS } from './outlines';
-export { readSvg, type DrawingReading, type DrawnGroup } from './readSvg';

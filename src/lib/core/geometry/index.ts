@@ -1,6 +1,0 @@
-export * from './place';
-export * from './curve';
-export * from './offset';
-export * from './path';
-export * from './region';
-export * from './shapes';

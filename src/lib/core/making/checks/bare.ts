@@ -1,0 +1,31 @@
+import type { Role } from '$lib/core/documents/item';
+import { shareOn } from '$lib/core/making/stack';
+import { type Check, type Finding, isStabiliser, runsOf } from './finding';
+
+const NEEDS_CLOTH: readonly Role[] = [
+  'decoration',
+  'lettering',
+  'quilting',
+  'satin-edge',
+  'applique-edge',
+  'topstitch'
+];
+
+/** Stitching meant for cloth that would run on bare stabiliser. */
+export const bare: Check = (context) =>
+  runsOf(context).flatMap(({ role, stepId, called, paths, before }): Finding[] => {
+    if (!NEEDS_CLOTH.includes(role) || paths.length === 0 || before.layers.length === 0) return [];
+    if (
+      before.layers.some((layer) => !isStabiliser(layer) && paths.some((path) => shareOn(layer, path) > 0.3))
+    )
+      return [];
+    return [
+      {
+        checkId: 'bare',
+        severity: 'stop',
+        stepId,
+        text: `${called} would run on bare stabiliser: there is no cloth under it.`,
+        advice: 'Lay the piece it belongs to first.'
+      }
+    ];
+  });

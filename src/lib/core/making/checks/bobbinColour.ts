@@ -1,0 +1,37 @@
+import { addHandStep, findThread } from '$lib/core/documents/item';
+import { matchingBobbins } from '$lib/core/making/stack';
+import { type Check, type Finding, runsOf } from './finding';
+
+/** A bobbin that does not match where the back is seen: lace, cutwork, the edge of an item with a back of its own. */
+export const bobbinColour: Check = (context) => {
+  const { item, trace } = context;
+  const last = trace.at(-1)?.state;
+  if (!last) return [];
+  const matching = matchingBobbins(item, last);
+  const seamOf = new Map(last.seams.map((seam) => [seam.stepId, seam]));
+  const said = new Set<string>();
+  return runsOf(context).flatMap(({ stepId, called, threadId }): Finding[] => {
+    const seam = seamOf.get(stepId);
+    if (!seam || !matching.has(stepId) || seam.bobbin === threadId || said.has(threadId)) return [];
+    said.add(threadId);
+    const name = findThread(item, threadId)?.name.toLowerCase() ?? 'the upper thread';
+    const at = item.steps.findIndex(({ id }) => id === stepId);
+    return [
+      {
+        checkId: 'bobbin-colour',
+        severity: 'warn',
+        stepId,
+        text: `The back of ${called.replace('Stop', 'stop')} is seen, and the bobbin is not ${name}.`,
+        advice: `Put a bobbin wound with ${name} in before it.`,
+        fix: {
+          label: `Bobbin in ${name}`,
+          apply: (before) =>
+            addHandStep(before, item.steps[at - 1]?.id ?? null, `bobbin-for-${stepId}`, {
+              do: 'bobbin',
+              threadId
+            })
+        }
+      }
+    ];
+  });
+};

@@ -1,0 +1,92 @@
+import { findPiece, type Item, type Role } from '$lib/core/documents/item';
+import { type Check, type CheckContext, type Finding, handed, layStepOf, leavingAfter } from './finding';
+
+/** Marks hold nothing. */
+const MARKS: readonly Role[] = ['closure-mark', 'centre-mark'];
+
+/** Pieces that no stitch catches, that are never laid at all, and hoopings in which nothing is stitched. */
+export const caught: Check = (context) => [...uncaught(context), ...missing(context.item), ...idle(context)];
+
+function uncaught(context: CheckContext): Finding[] {
+  const { trace, item } = context;
+  return handed(context, 'lay').flatMap(({ op, step, at, after }): Finding[] => {
+    if (after.problem !== null || findPiece(item, op.pieceId)?.material.kind === 'heat-adhesive') return [];
+    // Until it is lifted, or the work leaves the ring.
+    const later = item.steps.slice(at + 1);
+    const out = later.findIndex(
+      (each) =>
+        each.kind === 'hand' &&
+        (each.op.do === 'unhoop' || (each.op.do === 'lift' && each.op.pieceId === op.pieceId))
+    );
+    const until = out < 0 ? item.steps.length : at + 1 + out;
+    const stitched = trace
+      .slice(at + 1, until)
+      .some(({ state, stepId }) =>
+        state.seams.some(
+          (seam) => seam.stepId === stepId && !MARKS.includes(seam.role) && seam.layers.includes(op.pieceId)
+        )
+      );
+    if (stitched) return [];
+    return [
+      {
+        checkId: 'caught',
+        severity: 'stop',
+        // It shows when the work leaves the ring.
+        stepId: item.steps[until]?.id ?? step.id,
+        text: `No stitch has caught ${findPiece(item, op.pieceId)?.name ?? 'the piece'} since it was laid.`,
+        advice: 'Add the stop that fixes it, or lay it before that stop.'
+      }
+    ];
+  });
+}
+
+function missing(item: Item): Finding[] {
+  return item.pieces.flatMap(({ id, name, shows }): Finding[] => {
+    const used = item.steps.some(
+      (step) =>
+        step.kind === 'hand' &&
+        ((step.op.do === 'hoop' && step.op.pieceIds.includes(id)) ||
+          ('pieceId' in step.op && step.op.pieceId === id))
+    );
+    if (shows === 'nothing' || (used && (layStepOf(item, id) ?? isPlaced(item, id)))) return [];
+    return [
+      {
+        checkId: 'caught',
+        severity: 'stop',
+        stepId: null,
+        text: `${name} should be seen in the end, but no step puts it in the hoop.`,
+        advice: 'Add the step that lays it, or take the piece off the list.'
+      }
+    ];
+  });
+}
+
+function isPlaced(item: Item, id: string): boolean {
+  return item.steps.some(
+    (step) =>
+      step.kind === 'hand' &&
+      ((step.op.do === 'hoop' && step.op.pieceIds.includes(id)) ||
+        (step.op.do === 'float' && step.op.pieceId === id))
+  );
+}
+
+function idle(context: CheckContext): Finding[] {
+  const { item, trace } = context;
+  const hoopings = handed(context, 'hoop');
+  return hoopings.flatMap(({ step, at }, index): Finding[] => {
+    const until = hoopings[index + 1]?.at ?? item.steps.length;
+    const runs = trace
+      .slice(at, until)
+      .some(({ state, stepId }) => state.seams.some((seam) => seam.stepId === stepId));
+    if (runs) return [];
+    return [
+      {
+        checkId: 'caught',
+        severity: 'warn',
+        stepId: leavingAfter(item, at) ?? step.id,
+        text: 'Nothing is stitched in this hooping.',
+        advice: 'Check which stops of your file belong here.'
+      }
+    ];
+  });
+}

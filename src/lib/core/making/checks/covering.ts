@@ -1,0 +1,98 @@
+import { offsetPath, type Path, type Point } from '$lib/core/base/geometry';
+import { formatLength } from '$lib/core/base/units';
+import { findLine, findPiece, type Item, type Line } from '$lib/core/documents/item';
+import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
+import { type Check, type CheckContext, type Finding, handed } from './finding';
+
+/** A laid piece covers its whole line with at least this much to spare, mm. */
+const SPARE_MM = 6;
+/** A piece cut on its line may be off by as much as a maker’s hand, mm. */
+const ACCURACY_MM = 1;
+
+/** Pieces that do not reach over the line they must cover, or only just; flipped pieces once they lie open. */
+export const covering: Check = (context) => [...laid(context), ...flipped(context)];
+
+function laid(context: CheckContext): Finding[] {
+  const { item } = context;
+  return handed(context, 'lay', 'patch-hole').flatMap(({ op, step, after }): Finding[] => {
+    const piece = findPiece(item, op.pieceId);
+    const layer = after.state.layers.find(({ pieceId }) => pieceId === op.pieceId);
+    if (!piece || !layer || after.problem !== null) return [];
+    if (op.do === 'patch-hole') return judge(context, step.id, layer, findLine(item, op.lineId), () => true);
+    const flips = item.steps.some(
+      (each) => each.kind === 'hand' && each.op.do === 'flip' && each.op.pieceId === piece.id
+    );
+    if (op.edge && (flips || piece.covers === null)) return [];
+    const line = findLine(item, op.edge ? (piece.covers ?? '') : (op.covers ?? ''));
+    const edge = op.edge && findLine(item, op.edge.lineId)?.path;
+    const cutToLine = !op.edge && op.over === 0;
+    if (cutToLine) return exact(context, step.id, layer, line);
+    return judge(context, step.id, layer, line, (point) => !edge || awayFrom(edge, point) > SPARE_MM + 2);
+  });
+}
+
+function flipped(context: CheckContext): Finding[] {
+  return handed(context, 'flip').flatMap(({ op, step, after }): Finding[] => {
+    const layer = after.state.layers.find(({ pieceId }) => pieceId === op.pieceId);
+    const line = op.covers === undefined ? undefined : findLine(context.item, op.covers);
+    const fold = findLine(context.item, op.lineId)?.path;
+    if (!layer || !fold || after.problem !== null) return [];
+    return judge(context, step.id, layer, line, (point) => awayFrom(fold, point) > SPARE_MM + 2);
+  });
+}
+
+/** A piece cut on its line: no spare, but nothing short either. */
+function exact(context: CheckContext, stepId: string, layer: Layer, line: Line | undefined): Finding[] {
+  const inner = line?.path.closed ? offsetPath(line.path, -ACCURACY_MM) : undefined;
+  if (!line || !inner || covers(layer, inner)) return [];
+  return [finding(context, stepId, layer, line, true)];
+}
+
+function judge(
+  context: CheckContext,
+  stepId: string,
+  layer: Layer,
+  line: Line | undefined,
+  counts: (point: Point) => boolean
+): Finding[] {
+  const wide = line?.path.closed ? offsetPath(line.path, SPARE_MM) : undefined;
+  if (!line || !wide || covers(layer, wide, counts)) return [];
+  return [finding(context, stepId, layer, line, !covers(layer, line.path, counts))];
+}
+
+function finding(
+  { plan }: CheckContext,
+  stepId: string,
+  { name, pieceId }: Layer,
+  line: Line,
+  short: boolean
+): Finding {
+  const spare = formatLength(SPARE_MM, plan.unit);
+  return {
+    checkId: 'covering',
+    severity: short ? 'stop' : 'warn',
+    stepId,
+    text: short
+      ? `${name} does not cover the ${line.name.toLowerCase()} all round.`
+      : `${name} covers the ${line.name.toLowerCase()} by less than ${spare}.`,
+    advice: `Cut it larger: at least ${spare} over the line on every side.`,
+    fix: { label: 'Cut it by the rule', apply: (before) => byRule(before, pieceId) }
+  };
+}
+
+function byRule(item: Item, pieceId: string): Item {
+  return {
+    ...item,
+    pieces: item.pieces.map((piece) => (piece.id === pieceId ? { ...piece, overrides: {} } : piece))
+  };
+}
+
+function covers(layer: Layer, path: Path, counts: (point: Point) => boolean = () => true): boolean {
+  return samplesOf(path).every((point) => !counts(point) || liesAt(layer, point));
+}
+
+/** Distance of a point from the straight line that a fold or edge lies on, mm. */
+function awayFrom({ points }: Path, [x, y]: Point): number {
+  const [[x1, y1], [x2, y2]] = [points[0] ?? [0, 0], points[1] ?? [1, 0]];
+  return Math.abs((x2 - x1) * (y1 - y) - (x1 - x) * (y2 - y1)) / Math.hypot(x2 - x1, y2 - y1);
+}

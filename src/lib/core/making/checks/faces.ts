@@ -1,0 +1,75 @@
+import { editStep, type MaterialKind, type Piece } from '$lib/core/documents/item';
+import { outside, type Shown } from '$lib/core/making/stack';
+import { type Check, type CheckContext, type Finding, layStepOf, layStepsOf } from './finding';
+
+/** Materials that look the same on both sides. */
+const TWO_SIDED: readonly MaterialKind[] = ['felt', 'batting', 'towelling', 'stretch-mesh'];
+
+/** Pieces that end with the wrong side out, or hidden although they should be seen. */
+export const faces: Check = (context) => {
+  const last = context.trace.at(-1)?.state;
+  // Only work that is out of the hoop is finished.
+  if (!last || last.hoop.where !== 'unhooped') return [];
+  const seen = outside(last, context.item);
+  return context.item.pieces.flatMap((piece): Finding[] => {
+    if (piece.shows === 'nothing' || !last.layers.some(({ pieceId }) => pieceId === piece.id)) return [];
+    const other = laidOtherwise(context, piece);
+    if (other) return [other];
+    const shown = seen[piece.shows].filter(({ layer }) => layer.pieceId === piece.id);
+    return shown.length > 0 ? wrongSide(context, piece, shown) : hidden(context, piece);
+  });
+};
+
+function wrongSide({ item }: CheckContext, piece: Piece, shown: Shown[]): Finding[] {
+  if (shown.every(({ rightSide }) => rightSide) || TWO_SIDED.includes(piece.material.kind)) return [];
+  const laid = layStepsOf(item, piece.id).at(-1);
+  return [
+    {
+      checkId: 'faces',
+      severity: 'stop',
+      stepId: laid?.id ?? null,
+      text: `${piece.name} ends with its wrong side out.`,
+      advice: 'Lay it the other way up.',
+      ...(laid && {
+        fix: {
+          label: 'Turn it',
+          apply: (before) =>
+            editStep(before, laid.id, { op: { ...laid.op, face: laid.op.face === 'up' ? 'down' : 'up' } })
+        }
+      })
+    }
+  ];
+}
+
+const WHERE = { front: 'in front', back: 'behind', lining: 'inside', nothing: 'anywhere' };
+
+function hidden({ item }: CheckContext, { id, name, shows }: Piece): Finding[] {
+  return [
+    {
+      checkId: 'faces',
+      severity: 'stop',
+      stepId: layStepOf(item, id)?.id ?? null,
+      text: `${name} should be seen ${WHERE[shows]}, but another layer hides it.`,
+      advice: 'Lay it on the other side of the hoop, or in another order.'
+    }
+  ];
+}
+
+/** A piece laid several times must lie the same way up each time. */
+function laidOtherwise({ item }: CheckContext, { id, name, material }: Piece): Finding | undefined {
+  const laid = layStepsOf(item, id);
+  const last = laid.at(-1);
+  const other = laid.find(({ op }) => op.face !== last?.op.face);
+  if (!other || !last || TWO_SIDED.includes(material.kind)) return undefined;
+  return {
+    checkId: 'faces',
+    severity: 'stop',
+    stepId: last.id,
+    text: `${name} is laid the other way up here than before.`,
+    advice: 'Lay it the same way up every time.',
+    fix: {
+      label: 'Turn it',
+      apply: (before) => editStep(before, last.id, { op: { ...last.op, face: other.op.face } })
+    }
+  };
+}

@@ -1,0 +1,27 @@
+import { intersection, regionArea } from '$lib/core/base/geometry';
+import { type Check, type Finding, handed } from './finding';
+
+/** Film topping that a fused piece would trap for good. */
+export const film: Check = (context) =>
+  handed(context, 'fuse', 'lay').flatMap(({ op, step, after }): Finding[] => {
+    if (op.do === 'lay' && op.hold.by !== 'fuse') return [];
+    const { layers } = after.state;
+    const at = layers.findIndex(({ pieceId }) => pieceId === op.pieceId);
+    const piece = layers[at];
+    const trapped = layers
+      .slice(0, Math.max(0, at))
+      .find(
+        ({ material, outline }) =>
+          material.kind === 'wash-away-film' && piece && regionArea(intersection(outline, piece.outline)) > 1
+      );
+    if (!trapped || !piece) return [];
+    return [
+      {
+        checkId: 'film',
+        severity: 'stop',
+        stepId: step.id,
+        text: `${trapped.name} lies under ${piece.name} and would never come out once that is fused.`,
+        advice: 'Take the film off first, or fuse at the end.'
+      }
+    ];
+  });

@@ -1,0 +1,28 @@
+import { editStep, type Item } from '$lib/core/documents/item';
+import { type Check, type Finding, layStepOf } from './finding';
+
+/** Layers under the hoop that nothing holds while the hoop slides on. */
+export const holding: Check = ({ item, trace }) => {
+  const found = new Set<string>();
+  return trace.flatMap(({ stepId, state }): Finding[] => {
+    const step = item.steps.find(({ id }) => id === stepId);
+    if (step?.kind !== 'hand' || step.op.do !== 'hoop-on') return [];
+    return state.layers.flatMap(({ pieceId, name, where, holds }): Finding[] => {
+      const laid = layStepOf(item, pieceId);
+      if (where !== 'below' || holds.length > 0 || !laid || found.has(pieceId)) return [];
+      found.add(pieceId);
+      const tape = (before: Item): Item =>
+        editStep(before, laid.id, { op: { ...laid.op, hold: { by: 'tape', strips: 4 } } });
+      return [
+        {
+          checkId: 'holding',
+          severity: 'stop',
+          stepId: laid.id,
+          text: `Nothing holds ${name} under the hoop while the hoop goes on.`,
+          advice: 'Tape all four corners, outside the stitching.',
+          fix: { label: 'Tape it', apply: tape }
+        }
+      ];
+    });
+  });
+};

@@ -1,0 +1,27 @@
+import { clothAlong, samplesOf } from '$lib/core/making/stack';
+import { type Check, type Finding, runsOf } from './finding';
+
+/** Share of a path that may lie over nothing, as where two cuts meet. */
+const MOST_OPEN = 0.08;
+
+/** Stitches over a hole that nothing patches. */
+export const holes: Check = (context) =>
+  runsOf(context).flatMap(({ stepId, called, paths, before }): Finding[] => {
+    const open = paths.some((path) => {
+      const layers = before.layers.map((layer) => clothAlong(layer, path));
+      const count = samplesOf(path).length;
+      let bare = 0;
+      for (let at = 0; at < count; at++) if (!layers.some((hits) => hits[at])) bare++;
+      return bare > count * MOST_OPEN;
+    });
+    if (!open || before.layers.length === 0) return [];
+    return [
+      {
+        checkId: 'holes',
+        severity: 'stop',
+        stepId,
+        text: `${called} stitches over a hole, with nothing under the needle.`,
+        advice: 'Patch the hole with sticky stabiliser, covering it fully, before this stop.'
+      }
+    ];
+  });

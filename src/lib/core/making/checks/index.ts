@@ -1,0 +1,3 @@
+export type { Finding } from './finding';
+export { type Review, review } from './review';
+export type { CheckResult } from './runChecks';

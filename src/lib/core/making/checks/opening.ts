@@ -1,0 +1,56 @@
+import { formatLength } from '$lib/core/base/units';
+import { findLine } from '$lib/core/documents/item';
+import { gapsOf, LEAST_OPENING_MM, rightSides } from '$lib/core/making/stack';
+import { type Check, type CheckContext, type Finding, handed, runsOf } from './finding';
+
+/** Closing seams that leave no opening, or one too small to turn the work through. */
+export const opening: Check = (context) => [...tooSmall(context), ...twofold(context)];
+
+function tooSmall(context: CheckContext): Finding[] {
+  return handed(context, 'turn-through').flatMap(({ op }): Finding[] => {
+    const line = op.lineId === undefined ? undefined : findLine(context.item, op.lineId);
+    const seam =
+      line &&
+      runsOf(context).find(({ lineIds, role }) => role === 'closing-seam' && lineIds.includes(line.id));
+    if (!line || !seam) return [];
+    const left = Math.max(0, ...line.gaps.map(({ from, to }) => to - from));
+    if (left >= LEAST_OPENING_MM) return [];
+    const least = formatLength(LEAST_OPENING_MM, context.plan.unit);
+    return [
+      {
+        checkId: 'opening',
+        severity: 'stop',
+        stepId: seam.stepId,
+        text:
+          left === 0
+            ? `The ${line.name.toLowerCase()} leaves no opening to turn through.`
+            : `The ${line.name.toLowerCase()} leaves only ${formatLength(left, context.plan.unit)} to turn through.`,
+        advice: `Leave at least ${least} open.`
+      }
+    ];
+  });
+}
+
+/** An opening that leads between two pairs of right sides: the outer layers stay open as well. */
+function twofold(context: CheckContext): Finding[] {
+  return handed(context, 'turn-through').flatMap(({ op, step, before, after }): Finding[] => {
+    if (op.lineId === undefined || after.problem !== null) return [];
+    const open = gapsOf(before).filter(
+      (gap) =>
+        gap.opening >= LEAST_OPENING_MM &&
+        gap.opening !== Infinity &&
+        rightSides(before, gap, context.item) === 2
+    );
+    if (open.length < 2) return [];
+    return [
+      {
+        checkId: 'opening',
+        severity: 'stop',
+        stepId: step.id,
+        text: 'The opening goes through the outer layers too, not only through the lining.',
+        advice:
+          'Join the outer layers all round before the closing seam, so that the only opening is in the lining.'
+      }
+    ];
+  });
+}

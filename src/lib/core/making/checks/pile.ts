@@ -1,0 +1,34 @@
+import type { Role } from '$lib/core/documents/item';
+import { shareOn } from '$lib/core/making/stack';
+import { type Check, type Finding, PILE, runsOf, WASHES_OUT } from './finding';
+
+const SINKS: readonly Role[] = ['decoration', 'lettering', 'satin-edge'];
+
+/** Stitching into pile with no topping over it. */
+export const pile: Check = (context) => {
+  const said = new Set<string>();
+  return runsOf(context).flatMap(({ role, stepId, called, paths, before }): Finding[] => {
+    if (!SINKS.includes(role)) return [];
+    const on = [...before.layers]
+      .reverse()
+      .filter((layer) => paths.length === 0 || paths.some((path) => shareOn(layer, path) > 0.3));
+    const [first] = on;
+    if (
+      !first ||
+      !PILE.includes(first.material.kind) ||
+      WASHES_OUT.includes(first.material.kind) ||
+      said.has(first.pieceId)
+    )
+      return [];
+    said.add(first.pieceId);
+    return [
+      {
+        checkId: 'pile',
+        severity: 'warn',
+        stepId,
+        text: `${called} sinks into ${first.name}: there is no topping on its pile.`,
+        advice: 'Lay wash-away film over it before this stop.'
+      }
+    ];
+  });
+};

@@ -1,0 +1,48 @@
+import { editStep, type Item } from '$lib/core/documents/item';
+import { samplesOf } from '$lib/core/making/stack';
+import { type Check, distanceTo, type Finding, runsOf } from './finding';
+
+/** Nothing hard may lie closer to a path than this, mm. */
+const CLEAR_MM = 6;
+const SAFE_MM = 12;
+
+/** Pins that stand in the path of the needle. */
+export const pins: Check = (context) => {
+  const said = new Set<string>();
+  return runsOf(context).flatMap(({ stepId, called, paths, before }): Finding[] =>
+    before.layers.flatMap(({ pieceId, name, pins: ring }): Finding[] => {
+      if (!ring || said.has(pieceId)) return [];
+      const close = paths.some((path) => samplesOf(path).some((point) => distanceTo(ring, point) < CLEAR_MM));
+      if (!close) return [];
+      said.add(pieceId);
+      const pinned = pinStep(context.item, pieceId);
+      return [
+        {
+          checkId: 'pins',
+          severity: 'stop',
+          stepId,
+          text: `A pin in ${name} is less than 6 mm from the path of ${called.replace('Stop', 'stop')}.`,
+          advice: 'A needle on a pin breaks: pin further out, or take the pin out first.',
+          ...(pinned && { fix: { label: 'Pin further out', apply: pinned.further } })
+        }
+      ];
+    })
+  );
+};
+
+function pinStep(item: Item, pieceId: string): { id: string; further: (item: Item) => Item } | undefined {
+  for (const step of item.steps) {
+    if (step.kind !== 'hand') continue;
+    const { op } = step;
+    if (op.do === 'pin' && op.pieceId === pieceId)
+      return {
+        id: step.id,
+        further: (before) => editStep(before, step.id, { op: { ...op, away: SAFE_MM } })
+      };
+    if (op.do === 'lay' && op.pieceId === pieceId && op.hold.by === 'pins') {
+      const hold = { ...op.hold, away: SAFE_MM };
+      return { id: step.id, further: (before) => editStep(before, step.id, { op: { ...op, hold } }) };
+    }
+  }
+  return undefined;
+}

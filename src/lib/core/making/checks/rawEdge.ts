@@ -1,0 +1,154 @@
+import { contains, type Path, type Point, type Region, regionOf } from '$lib/core/base/geometry';
+import { findLine, findPiece, type MaterialKind, type Role } from '$lib/core/documents/item';
+import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
+import {
+  besides,
+  type Check,
+  type CheckContext,
+  distanceTo,
+  EDGES,
+  type Finding,
+  handed,
+  isStabiliser,
+  LACE,
+  leavingAfter,
+  lineUnder,
+  runsAlong,
+  runsOf
+} from './finding';
+
+/** Share of an edge that may stray, as at a corner. */
+const STRAY = 0.2;
+const FRAYS: readonly MaterialKind[] = ['woven', 'canvas', 'knit', 'towelling'];
+
+/** Edges that the satin does not hide: cloth left outside it, cloth cut back too far, cloth left raw. */
+export const rawEdge: Check = (context) => [...underSatin(context), ...leftRaw(context)];
+
+function underSatin(context: CheckContext): Finding[] {
+  return runsOf(context).flatMap(({ role, stepId, called, paths, width, before }): Finding[] => {
+    if (!EDGES.includes(role) || width === 0) return [];
+    const ending = before.layers.filter(({ pieceId, where }) => {
+      const line = where === 'hooped' ? undefined : lineUnder(context.item, pieceId);
+      return line && paths.some((path) => runsAlong(path, line));
+    });
+    for (const layer of ending) {
+      if (isStabiliser(layer)) continue;
+      for (const path of paths) {
+        // Below 0 a cut may stray past the satin on either side, wherever it lies.
+        const inside = width / 2 - context.cutAccuracy;
+        const problem =
+          inside < 0 ? LEFT_OUTSIDE : judge(layer, besides(path, inside + 0.1), besides(path, inside));
+        if (problem === null) continue;
+        return [
+          {
+            checkId: 'raw-edge',
+            severity: 'warn',
+            stepId,
+            text: `${called}, ${width} mm wide, does not hide the edge of ${layer.name}: ${problem}.`,
+            advice:
+              problem === TOO_SHORT || inside < 0
+                ? 'Cut on the line, or stitch a wider satin.'
+                : 'Trim it close before this stop.'
+          }
+        ];
+      }
+    }
+    return [];
+  });
+}
+
+const LEFT_OUTSIDE = 'its cut edge can stick out';
+const TOO_SHORT = 'it hardly reaches under the satin';
+
+/** Cloth must end within the satin: on one side of its band, and under it by more than a maker’s hand strays. */
+function judge(
+  layer: Layer,
+  beyond: ReturnType<typeof besides>,
+  within: ReturnType<typeof besides>
+): string | null {
+  const on = (points: readonly (readonly [number, number])[]): number =>
+    points.filter(([x, y]) => liesAt(layer, [x, y])).length / Math.max(1, points.length);
+  const [one, other] = [on(beyond.map(([point]) => point)), on(beyond.map(([, point]) => point))];
+  if (one > STRAY && other > STRAY) return LEFT_OUTSIDE;
+  // A line this piece does not end at, as the slot in another piece.
+  if (one <= STRAY && other <= STRAY) return null;
+  const inner = on(within.map(([a, b]) => (one > other ? a : b)));
+  return inner < 1 - STRAY ? TOO_SHORT : null;
+}
+
+/** Cut edges that fray, and pre-cut pieces, over which nothing is stitched before the work leaves the ring. */
+function leftRaw(context: CheckContext): Finding[] {
+  const runs = runsOf(context);
+  const end = context.trace.at(-1)?.state.layers ?? [];
+  const raw = (points: Point[], pieceId: string, at: number): Finding[] => {
+    if (points.length === 0) return [];
+    const hooping = context.item.steps[at]?.hoopingId;
+    const over = runs
+      .filter((run) => LACE.includes(run.role) || EDGES.includes(run.role) || run.width >= 2)
+      .filter((run) => context.item.steps[run.at]?.hoopingId === hooping);
+    const place = end.findIndex((layer) => layer.pieceId === pieceId);
+    const open = points.filter(
+      (point) =>
+        !over.some((run) => run.paths.some((path) => hides(run.role, path, point))) &&
+        !(place >= 0 && end.slice(place + 1).some((layer) => liesAt(layer, point)))
+    );
+    if (open.length < points.length * 0.4) return [];
+    return [
+      {
+        checkId: 'raw-edge',
+        severity: 'warn',
+        stepId: leavingAfter(context.item, at) ?? context.item.steps[at]?.id ?? null,
+        text: `The cut edge of ${findPiece(context.item, pieceId)?.name ?? 'a piece'} is left raw: no edge is stitched over it.`,
+        advice: 'Add the satin or zigzag that covers the edge.'
+      }
+    ];
+  };
+  const cut = handed(context, 'trim', 'cut-away-behind', 'cut-through').flatMap(
+    ({ op, at, before }): Finding[] => {
+      const path = findLine(context.item, op.lineId)?.path;
+      return op.pieceIds.flatMap((id) => {
+        const layer = before.layers.find(({ pieceId }) => pieceId === id);
+        if (!path || !layer || !FRAYS.includes(layer.material.kind)) return [];
+        return raw(
+          few(path).filter((point) => liesAt(layer, point)),
+          id,
+          at
+        );
+      });
+    }
+  );
+  const preCut = handed(context, 'lay').flatMap(({ op, at }): Finding[] => {
+    const piece = findPiece(context.item, op.pieceId);
+    const path = lineUnder(context.item, op.pieceId);
+    return piece?.shape === 'pre-cut' && !piece.loose && path ? raw(few(path), piece.id, at) : [];
+  });
+  const chiselled = runs.flatMap(({ role, paths, at }): Finding[] => {
+    const cloth =
+      role === 'needle-cut'
+        ? context.trace[at]?.state.layers.find(({ material }) => FRAYS.includes(material.kind))
+        : undefined;
+    return cloth ? raw(paths.flatMap(few), cloth.pieceId, at) : [];
+  });
+  const said = new Set<string>();
+  return [...cut, ...preCut, ...chiselled].filter(({ text }) => !said.has(text) && said.add(text));
+}
+
+/** Points of a path that are enough to judge an edge. */
+function few(path: Path): Point[] {
+  const all = samplesOf(path);
+  const every = Math.max(1, Math.floor(all.length / 40));
+  return all.filter((_, at) => at % every === 0);
+}
+
+/** Dense stitching hides an edge it runs along, lace whatever lies inside it. */
+function hides(role: Role, path: Path, point: Point): boolean {
+  if (distanceTo(path, point) <= 2) return true;
+  return LACE.includes(role) && path.closed && contains(insideOf(path), point);
+}
+
+const insides = new WeakMap<Path, Region>();
+function insideOf(path: Path): Region {
+  let inside = insides.get(path);
+  if (!inside) insides.set(path, (inside = regionOf(path)));
+  return inside;
+}

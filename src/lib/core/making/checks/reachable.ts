@@ -1,0 +1,42 @@
+import { findLine } from '$lib/core/documents/item';
+import { type Layer, shareOn } from '$lib/core/making/stack';
+import { type Check, type Finding, handed, isStabiliser } from './finding';
+
+/** Share of a line that may be hidden and still be cut along. */
+const MOST_HIDDEN = 0.3;
+
+/** Pieces that are trimmed when other layers lie over and under the line, and pieces trimmed before any stitch holds them. */
+export const reachable: Check = (context) =>
+  handed(context, 'trim', 'cut-away-behind').flatMap(({ op, step, before }): Finding[] => {
+    const path = findLine(context.item, op.lineId)?.path;
+    if (!path) return [];
+    const hides = (layer: Layer): boolean =>
+      !op.pieceIds.includes(layer.pieceId) && shareOn(layer, path) > MOST_HIDDEN;
+    return op.pieceIds.flatMap((pieceId): Finding[] => {
+      const at = before.layers.findIndex((layer) => layer.pieceId === pieceId);
+      const layer = before.layers[at];
+      if (!layer) return [];
+      const above = before.layers.slice(at + 1).find(hides);
+      const below = before.layers.slice(0, at).find(hides);
+      if (above && below)
+        return [
+          {
+            checkId: 'reachable',
+            severity: 'stop',
+            stepId: step.id,
+            text: `${layer.name} cannot be trimmed any more: it lies between ${below.name} and ${above.name}.`,
+            advice: `Trim it before ${(isStabiliser(above) ? below : above).name} goes on.`
+          }
+        ];
+      if (op.do !== 'trim' || layer.where === 'hooped' || layer.holds.includes('stitched')) return [];
+      return [
+        {
+          checkId: 'reachable',
+          severity: 'warn',
+          stepId: step.id,
+          text: `${layer.name} is trimmed before any stitch holds it.`,
+          advice: 'Stitch its tack-down first.'
+        }
+      ];
+    });
+  });

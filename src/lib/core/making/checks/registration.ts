@@ -1,0 +1,93 @@
+import { findLine, type Item } from '$lib/core/documents/item';
+import { type Check, type CheckContext, type Finding, handed, runsAlong, runsOf } from './finding';
+
+/** Stops that cannot meet the ones before: after unhooping, in the wrong hooping, or on a piece nobody placed. */
+export const registration: Check = (context) => [
+  ...unhooped(context),
+  ...wrongHooping(context),
+  ...unplaced(context)
+];
+
+function unhooped(context: CheckContext): Finding[] {
+  const { item, plan } = context;
+  const out = new Set<string>();
+  return item.steps.flatMap((step): Finding[] => {
+    if (step.kind === 'hand') {
+      if (step.op.do === 'unhoop') out.add(step.hoopingId);
+      return [];
+    }
+    if (!out.has(step.hoopingId)) return [];
+    const number = plan.steps.find(({ itemStepId }) => itemStepId === step.id)?.stop?.machineNumber;
+    if (number === null || number === undefined) return [];
+    return [
+      {
+        checkId: 'registration',
+        severity: 'stop',
+        stepId: step.id,
+        text: `Stop ${number} runs after the work is out of the hoop, so it cannot meet the stops before it.`,
+        advice: 'Unhoop only when every stop of this hooping is done.'
+      }
+    ];
+  });
+}
+
+/** The hooping whose material is in the ring at each step. */
+function inRing(item: Item): (string | null)[] {
+  let now: string | null = null;
+  return item.steps.map((step) => {
+    if (step.kind === 'hand' && step.op.do === 'hoop') now = step.hoopingId;
+    return now;
+  });
+}
+
+function wrongHooping(context: CheckContext): Finding[] {
+  const hooped = inRing(context.item);
+  return runsOf(context).flatMap(({ at, stepId, called, lineIds }): Finding[] => {
+    const frames = lineIds.flatMap((id) => findLine(context.item, id)?.frame ?? []);
+    const now = hooped[at];
+    if (!now || frames.length === 0 || frames.every((frame) => frame === now)) return [];
+    return [
+      {
+        checkId: 'registration',
+        severity: 'stop',
+        stepId,
+        text: `${called} belongs to another hooping than the one in the ring.`,
+        advice: 'Move it back to its own hooping.'
+      }
+    ];
+  });
+}
+
+/** A piece carried over from an earlier hooping registers only on a line stitched in this one. */
+function unplaced(context: CheckContext): Finding[] {
+  const runs = runsOf(context);
+  const hoops = handed(context, 'hoop');
+  return handed(context, 'lay').flatMap(({ op, step, at, before, after }): Finding[] => {
+    const carried = before.aside.some(({ pieceId }) => pieceId === op.pieceId);
+    const line = op.covers ?? op.edge?.lineId;
+    const path = line === undefined ? undefined : findLine(context.item, line)?.path;
+    const since = hoops.findLast((hoop) => hoop.at < at)?.at ?? 0;
+    const lifted = context.item.steps.some(
+      (each) => each.kind === 'hand' && each.op.do === 'lift' && each.op.pieceId === op.pieceId
+    );
+    if (!carried || lifted || !path || after.problem !== null) return [];
+    if (
+      runs.some(
+        (run) =>
+          run.at > since &&
+          run.at < at &&
+          run.paths.some((own) => runsAlong(own, path) || runsAlong(path, own))
+      )
+    )
+      return [];
+    return [
+      {
+        checkId: 'registration',
+        severity: 'stop',
+        stepId: step.id,
+        text: 'The piece comes from another hooping, and no placement line is stitched for it in this one.',
+        advice: 'Stitch its placement line first, then lay the piece on it.'
+      }
+    ];
+  });
+}

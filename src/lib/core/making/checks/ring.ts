@@ -1,0 +1,30 @@
+import { extents } from '$lib/core/base/geometry';
+import { formatSize } from '$lib/core/base/units';
+import { type Check, type Finding, handed } from './finding';
+
+/** Hooped material that the ring does not catch on all four edges: it puckers. */
+export const ring: Check = (context) =>
+  handed(context, 'hoop').flatMap(({ op, step, after }): Finding[] => {
+    const { ring: needed } = context.plan.hoop;
+    return after.state.layers.flatMap(({ pieceId, name, outline }): Finding[] => {
+      if (!op.pieceIds.includes(pieceId) || outline.length === 0) return [];
+      const { width, height } = extents({ closed: true, points: outline.flat() });
+      if (width >= needed.width && height >= needed.height) return [];
+      return [
+        {
+          checkId: 'ring',
+          severity: 'stop',
+          stepId: step.id,
+          text: `${name} is smaller than the ring, ${formatSize(needed, context.plan.unit)}, so not all four edges are caught.`,
+          advice: 'Cut it 25 mm larger than the ring on every side.',
+          fix: {
+            label: 'Cut it by the rule',
+            apply: (item) => ({
+              ...item,
+              pieces: item.pieces.map((piece) => (piece.id === pieceId ? { ...piece, overrides: {} } : piece))
+            })
+          }
+        }
+      ];
+    });
+  });

@@ -1,0 +1,35 @@
+import type { Role } from '$lib/core/documents/item';
+import { type Check, type Finding, runsOf, WASHES_OUT } from './finding';
+
+const OVER: readonly Role[] = ['decoration', 'lettering', 'satin-edge', 'applique-edge'];
+
+/** Dense stitching on a piece that only tape or pins hold yet: it would creep. */
+export const untacked: Check = (context) => {
+  const said = new Set<string>();
+  return runsOf(context).flatMap(({ role, stepId, called, before, after }): Finding[] => {
+    const joined = after.state.seams.at(-1)?.layers ?? [];
+    if (!OVER.includes(role)) return [];
+    return before.layers.flatMap(({ pieceId, name, where, holds, material }): Finding[] => {
+      const firm = holds.some((hold) => hold !== 'tape' && hold !== 'pins');
+      if (
+        WASHES_OUT.includes(material.kind) ||
+        where === 'hooped' ||
+        firm ||
+        !joined.includes(pieceId) ||
+        holds.length === 0 ||
+        said.has(pieceId)
+      )
+        return [];
+      said.add(pieceId);
+      return [
+        {
+          checkId: 'untacked',
+          severity: 'warn',
+          stepId,
+          text: `${name} is not tacked down yet when ${called.replace('Stop', 'stop')} runs.`,
+          advice: 'Let its tack-down stitch first.'
+        }
+      ];
+    });
+  });
+};

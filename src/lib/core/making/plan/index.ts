@@ -1,0 +1,2 @@
+export { plan, planAndTrace, type PlanAndTrace } from './plan';
+export { threadsOn, withSpools } from './spools';

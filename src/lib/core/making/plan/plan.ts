@@ -1,0 +1,172 @@
+import { findStop, forVariant, type Item, type Step, type Stop, variantOf } from '$lib/core/documents/item';
+import { type Plan, PLAN_VERSION, type PlanStep, type PlanWarning } from '$lib/core/documents/plan';
+import {
+  bobbinKindOf,
+  defaultSetup,
+  type Hoop,
+  type Machine,
+  type Setup,
+  type Shop
+} from '$lib/core/documents/shop';
+import { cutList } from '$lib/core/making/sizes';
+import { cutSizes, sidesOf, simulate, type StackStep, visibleThreads } from '$lib/core/making/stack';
+import { handsEstimate, needleEstimate, sumEstimates } from '$lib/core/making/time';
+import { type StopGeometry, withGeometry } from '$lib/core/stitching/stitches';
+import { bobbinThread, upperThread } from '$lib/core/stitching/thread';
+import { asStop } from './runStop';
+import { withSpools } from './spools';
+import { knownOf, planSteps } from './steps';
+
+/** The variant, machine and hoop that a setup names, or the shop’s own choice where it names what is gone. */
+interface Resolved {
+  setup: Setup;
+  machine: Machine;
+  hoop: Hoop;
+  warnings: PlanWarning[];
+}
+
+/**
+ * Plans an item for a setup in a shop: the merged sheet with its wording, times, threads and cutting list.
+ * A plan is a function of its arguments alone, so the same arguments give the same plan.
+ *
+ * @param item what to make
+ * @param setup how it is made this time; the shop’s own choice where missing
+ * @param shop machines, hoops, hand times, unit
+ * @throws RangeError when the shop has no machine or no hoop
+ *
+ * @example
+ * plan(badgerTab, undefined, shop).totals.needle.value // 492 s on one needle at 400 spm
+ */
+export function plan(item: Item, setup: Setup | undefined, shop: Shop): Plan {
+  return planAndTrace(item, setup, shop).plan;
+}
+
+/** A plan with what it was made from: the item as the chosen variant has it, and its hoop after every step. */
+export interface PlanAndTrace {
+  plan: Plan;
+  trace: StackStep[];
+  item: Item;
+  /** How far a cut of this maker strays from its line, mm. */
+  cutAccuracy: number;
+}
+
+/** Plans an item as `plan` does, and gives the simulated hoop beside it. */
+export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop): PlanAndTrace {
+  const resolved = resolve(whole, setup, shop);
+  const { machine, hoop } = resolved;
+  const variant = variantOf(whole, resolved.setup.variantId);
+  if (!variant) throw new RangeError('An item needs a variant.');
+  const { item, geometry } = withGeometry(withSpools(forVariant(whole, variant.id), resolved.setup));
+  const cuts = cutList(item, hoop, shop, resolved.setup.copies);
+  const trace = simulate(item, cutSizes(cuts));
+  const steps = planSteps(item, shop, machine, hoop, {
+    seen: seenThreads(trace),
+    geometry,
+    person: resolved.setup.person ?? ''
+  });
+  const stops = steps.flatMap(({ stop }) => stop ?? []);
+  const warnings: PlanWarning[] = [
+    ...resolved.warnings,
+    ...item.remarks.map(({ id, severity, stepId, text }) => ({ id, severity, stepId: stepId ?? null, text }))
+  ];
+  const planned: Plan = {
+    schema: 'jolt-step/plan',
+    version: PLAN_VERSION,
+    itemId: item.id,
+    itemName: item.name,
+    variant: { id: variant.id, name: variant.name },
+    unit: shop.unit,
+    finished: variant.finished,
+    copies: resolved.setup.copies,
+    machine: { id: machine.id, name: machine.name, needles: machine.needles, setSpm: machine.setSpm },
+    hoop: { id: hoop.id, name: hoop.name, field: hoop.field, ring: hoop.ring },
+    steps,
+    totals: totalsOf(steps, shop, machine.id, resolved.setup.person ?? ''),
+    stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
+    upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
+    bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
+    bobbin: bobbinKindOf(shop, resolved.setup),
+    threads: threadUse(item, geometry),
+    cuts,
+    warnings
+  };
+  return { plan: planned, trace, item, cutAccuracy: shop.cutAccuracy };
+}
+
+/** Totals by kind; with what was learned, errors that do not go together are not added up. */
+function totalsOf(steps: PlanStep[], { learned }: Shop, machineId: string, person: string): Plan['totals'] {
+  const hands = learned?.people[person];
+  const machine = learned?.machines[machineId];
+  const needle = steps.flatMap(({ stop }) => stop?.needle ?? []);
+  return {
+    hands: hands
+      ? handsEstimate(
+          steps.map(({ parts }) => parts),
+          hands
+        )
+      : sumEstimates(
+          'hands',
+          steps.map((step) => step.hands)
+        ),
+    needle:
+      machine && steps.every(({ stop, running }) => stop !== null || running.value === 0)
+        ? needleEstimate(needle, machine)
+        : sumEstimates(
+            'needle',
+            steps.map(({ running }) => running)
+          ),
+    waiting: sumEstimates(
+      'waiting',
+      steps.map(({ waiting }) => waiting)
+    )
+  };
+}
+
+/** Where the thread of each stop is seen in the end, by step; unknown while the work never leaves the ring. */
+function seenThreads(trace: StackStep[]): Map<string, Stop['visible']> {
+  const last = trace.at(-1)?.state;
+  if (!last || last.hoop.where !== 'unhooped') return new Map();
+  return new Map(visibleThreads(last).map((seen) => [seen.stepId, sidesOf(seen)]));
+}
+
+function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {
+  const standard = defaultSetup(item, shop);
+  const setup = wanted ?? standard;
+  const machine =
+    shop.machines.find(({ id }) => id === setup.machineId) ??
+    shop.machines.find(({ id }) => id === standard.machineId);
+  const hoop =
+    shop.hoops.find(({ id }) => id === setup.hoopId) ?? shop.hoops.find(({ id }) => id === standard.hoopId);
+  if (!machine || !hoop) throw new RangeError('A shop needs a machine and a hoop.');
+  const warnings: PlanWarning[] = [];
+  const gone = (what: string, used: string): void => {
+    const text = `The ${what} of this item is no longer in the shop. Planned with ${used}.`;
+    warnings.push({ id: `${what}-gone`, severity: 'warn', stepId: null, text });
+  };
+  if (machine.id !== setup.machineId) gone('machine', machine.name);
+  if (hoop.id !== setup.hoopId) gone('hoop', hoop.name);
+  return { setup, machine, hoop, warnings };
+}
+
+/** Upper thread by thread, in the order of first use, a stop that runs twice counted twice. */
+function threadUse(item: Item, geometry: ReadonlyMap<string, StopGeometry>): Plan['threads'] {
+  const uses = new Map<string, Plan['threads'][number]>();
+  for (const step of item.steps) {
+    const stop = stopOf(step, item);
+    const thread = stop && item.threads.find(({ id }) => id === stop.threadId);
+    if (!stop || !thread) continue;
+    const use = uses.get(thread.id) ?? { thread, upperMetres: 0, bobbinMetres: 0, stops: 0 };
+    const known = knownOf(item, stop, geometry);
+    use.upperMetres += upperThread(stop, known).metres;
+    use.bobbinMetres += bobbinThread(stop, known);
+    use.stops += 1;
+    uses.set(thread.id, use);
+  }
+  return [...uses.values()];
+}
+
+/** The stop of a step, a file run in between counted as the stop it is. */
+function stopOf(step: Step, item: Item): Stop | undefined {
+  if (step.kind === 'stop') return findStop(item, step.stopId);
+  return step.op.do === 'insert-run' && step.op.stitches > 0 ? asStop(step.op) : undefined;
+}

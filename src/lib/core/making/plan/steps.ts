@@ -1,0 +1,249 @@
+import { cautionOf, handTime, hoopAfter, markOf, STOP_CAUTION, wordingOf } from '$lib/core/craft/operations';
+import {
+  findStop,
+  findThread,
+  type Item,
+  type Operation,
+  type OperationOf,
+  stitchesOf,
+  type Stop
+} from '$lib/core/documents/item';
+import { HOOP_AT_START, type HoopState, type PlanStep } from '$lib/core/documents/plan';
+import type { HandTimeKey, Hoop, Machine, Shop } from '$lib/core/documents/shop';
+import { leavingAt } from '$lib/core/making/stack';
+import {
+  fromDefaults,
+  handsEstimate,
+  needleEstimate,
+  needleParts,
+  type NeedleParts
+} from '$lib/core/making/time';
+import { type ThreadChange, threadChanges } from '$lib/core/solvers/needles';
+import type { StopGeometry } from '$lib/core/stitching/stitches';
+import { bobbinThread, type Jump, jumpsOf, jumpWords, upperThread } from '$lib/core/stitching/thread';
+import { asStop } from './runStop';
+import { threadsOn } from './spools';
+
+/** What the simulated hoop and the geometry tell of stops. */
+interface Known {
+  /** Where the thread of each stop is seen in the end, by step. */
+  seen: ReadonlyMap<string, Stop['visible']>;
+  /** Stitches that are known one by one, by stop. */
+  geometry: ReadonlyMap<string, StopGeometry>;
+  /** Whose hands. */
+  person: string;
+}
+
+const NO_NEEDLE: NeedleParts = { stitching: 0, overhead: 0, trims: 0 };
+
+/**
+ * The steps of an item on a machine: the item’s own, with the set-up and the thread changes that this
+ * machine brings between them, numbered from 1.
+ */
+export function planSteps(
+  item: Item,
+  shop: Shop,
+  machine: Machine,
+  hoop: Hoop,
+  { seen, geometry, person }: Known
+): PlanStep[] {
+  const ownHands = shop.learned?.people[person];
+  const ownMachine = shop.learned?.machines[machine.id];
+  const steps: PlanStep[] = [];
+  const changes = changesByStep(item, machine);
+  const jumps = jumpsByStep(item);
+  let state: HoopState = HOOP_AT_START;
+
+  const addHand = (id: string, itemStepId: string | null, op: Operation, note: string): void => {
+    const { title, detail } = wordingOf(op, {
+      item,
+      unit: shop.unit,
+      hoop: state,
+      ...(op.do === 'insert-run' && { leaving: leavingAt(item, id, machine.needles) })
+    });
+    const time = handTime(op, item, shop.hands, machine);
+    const after = hoopAfter(state, op);
+    steps.push({
+      id,
+      number: steps.length + 1,
+      itemStepId,
+      kind: 'hand',
+      mark: markOf(op.do),
+      title,
+      detail,
+      note,
+      op,
+      stop: null,
+      thread:
+        (op.do === 'thread' || op.do === 'insert-run') && op.threadId !== undefined
+          ? (findThread(item, op.threadId) ?? null)
+          : null,
+      needle: null,
+      // A step that moves the hoop shows where it goes; any other where it is.
+      hoop: after,
+      hands: handsEstimate([time.parts], ownHands),
+      running: needleEstimate([op.do === 'insert-run' ? runParts(op) : NO_NEEDLE], ownMachine),
+      waiting: fromDefaults('waiting', time.waiting),
+      parts: time.parts,
+      caution: cautionOf(op) ?? null
+    });
+    state = after;
+  };
+
+  const runParts = (op: OperationOf<'insert-run'>): NeedleParts =>
+    op.stitches > 0 ? needleParts(asStop(op), machine, hoop) : NO_NEEDLE;
+
+  addHand('set-up', null, { do: 'set-up' }, '');
+  for (const step of item.steps) {
+    if (step.kind === 'hand') {
+      if (
+        step.op.do === 'insert-run' &&
+        step.op.threadId !== undefined &&
+        changes.get(step.id)?.kind === 'thread'
+      )
+        addHand(`thread-before-${step.id}`, null, { do: 'thread', threadId: step.op.threadId }, '');
+      addHand(step.id, step.id, step.op, step.note);
+      continue;
+    }
+    const stop = findStop(item, step.stopId);
+    if (!stop) continue;
+    const change = changes.get(step.id);
+    if (change?.kind === 'thread')
+      addHand(`thread-before-${step.id}`, null, { do: 'thread', threadId: stop.threadId }, '');
+    steps.push(stopStep(step.id, steps.length + 1, step.pass, step.note, stop, change));
+  }
+  return steps;
+
+  function stopStep(
+    id: string,
+    number: number,
+    pass: number,
+    note: string,
+    stop: Stop,
+    change: ThreadChange | undefined
+  ): PlanStep {
+    const own = geometry.get(stop.id);
+    const known = knownOf(item, stop, geometry);
+    const upper = upperThread(stop, known);
+    const jump = jumps.get(id) ?? null;
+    const sent = jump ? handPart('goToStop', shop) : null;
+    const needle = needleParts(stop, machine, hoop, change?.kind === 'switch', own?.measure.jumps ?? 0);
+    return {
+      id,
+      number,
+      itemStepId: id,
+      kind: 'stop',
+      mark: null,
+      title: stop.name,
+      detail: stopDetail(stop, pass, jump),
+      note,
+      op: null,
+      stop: {
+        stopId: stop.id,
+        machineNumber: stop.number,
+        pass,
+        role: stop.role,
+        confidence: stop.confidence,
+        charted: stop.chart?.colour ?? '',
+        visible: seen.get(id) ?? stop.visible,
+        protected: stop.protected,
+        halts: stop.halts,
+        jump,
+        stitches: stitchesOf(stop),
+        countSource: stop.countSource,
+        upperMetres: upper.metres,
+        bobbinMetres: bobbinThread(stop, known),
+        threadSource: upper.source,
+        needle,
+        geometry: own
+          ? {
+              source: own.source,
+              length: own.measure.length,
+              density: own.measure.density,
+              jumps: own.measure.jumps
+            }
+          : null
+      },
+      thread: findThread(item, stop.threadId) ?? null,
+      needle: machine.needles > 1 ? (change?.needle ?? null) : null,
+      hoop: state,
+      hands: handsEstimate([sent ? [sent] : []], ownHands),
+      running: needleEstimate([needle], ownMachine),
+      waiting: fromDefaults('waiting', 0),
+      parts: sent ? [sent] : [],
+      caution: STOP_CAUTION
+    };
+  }
+}
+
+/** The thread change before each stop’s step. */
+function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> {
+  const stops = item.steps.flatMap((step) => {
+    if (step.kind === 'hand') {
+      const { op } = step;
+      // A file run in between has its own thread, and the next stop needs its thread back.
+      return op.do === 'insert-run' && op.threadId !== undefined
+        ? [{ stepId: step.id, threadId: op.threadId }]
+        : [];
+    }
+    const stop = findStop(item, step.stopId);
+    // A stop the file does not have is never stitched, so it needs no thread.
+    return stop && stop.number !== null ? [{ stepId: step.id, threadId: stop.threadId }] : [];
+  });
+  const changes = threadChanges(
+    stops.map(({ threadId }) => threadId),
+    machine.needles,
+    threadsOn(machine, item)
+  );
+  return new Map(stops.flatMap(({ stepId }, at) => (changes[at] ? [[stepId, changes[at]] as const] : [])));
+}
+
+/** Where the machine must be sent before a stop’s step, in each file by itself. */
+function jumpsByStep(item: Item): Map<string, Jump> {
+  const jumps = new Map<string, Jump>();
+  for (const { stops } of item.files) {
+    const run = item.steps.flatMap((step) => {
+      const stop = step.kind === 'stop' ? stops.find(({ id }) => id === step.stopId) : undefined;
+      return stop && stop.number !== null ? [{ stepId: step.id, number: stop.number }] : [];
+    });
+    jumpsOf(run.map(({ number }) => number)).forEach((jump, at) => {
+      const stepId = run[at]?.stepId;
+      if (jump && stepId !== undefined) jumps.set(stepId, jump);
+    });
+  }
+  return jumps;
+}
+
+function handPart(key: HandTimeKey, { hands }: Shop): PlanStep['parts'][number] {
+  return { key, times: 1, seconds: hands[key] };
+}
+
+/** What is known of a stop’s thread: what its chart’s lengths mean, and whether its stitches were measured. */
+export function knownOf(
+  item: Item,
+  stop: Stop,
+  geometry: ReadonlyMap<string, StopGeometry>
+): { meaning: 'used' | 'path' | undefined; measured: boolean } {
+  const file = item.files.find(({ stops }) => stops.some(({ id }) => id === stop.id));
+  return { meaning: file?.threadMeaning, measured: geometry.has(stop.id) };
+}
+
+/** What is said of a count that no chart gave. */
+const COUNT_WORDS: Record<Stop['countSource'], string> = {
+  chart: '',
+  maker: '',
+  geometry: ', measured on the lines',
+  estimate: ', estimated',
+  none: ''
+};
+
+function stopDetail(stop: Stop, pass: number, jump: Jump | null): string {
+  if (stop.number === null) return 'Your chart has no row for this. Check which stop of your file does it.';
+  const stitches = stitchesOf(stop);
+  const count =
+    stop.countSource === 'none'
+      ? 'Stitch count unknown.'
+      : `${stitches.toLocaleString('en')} stitches${COUNT_WORDS[stop.countSource]}.`;
+  if (pass > 1) return `Send the machine back to stop ${stop.number} and run it again. ${count}`;
+  return jump ? `${jumpWords(jump)} ${count}` : count;
+}

@@ -1,0 +1,58 @@
+import { extents } from '$lib/core/base/geometry';
+import { findLine, type Item, type Piece } from '$lib/core/documents/item';
+import { CutPiece } from '$lib/core/documents/plan';
+import type { Hoop } from '$lib/core/documents/shop';
+import { type Shrinkage, sizeOf, type SizingRules } from './sizing';
+
+/**
+ * What to cut for an item, with a reason for every millimetre. Hooped material follows the outer size of the ring.
+ *
+ * @param rules the maker’s ruler and margins
+ * @param copies how many of the item are made
+ * @param shrinkageOf what a wash takes off the cloth of a piece, where it is not washed yet
+ * @returns one line a piece, in the item’s order; a piece that covers a line the item lacks is left out
+ *
+ * @example
+ * cutList(tab, hoop, { rounding: '5mm', margins: {} }, 1)[1]?.cut // { width: 55, height: 120 } for the front of a 30 × 94 mm tab
+ */
+export function cutList(
+  item: Item,
+  hoop: Hoop,
+  rules: SizingRules,
+  copies: number,
+  shrinkageOf?: (piece: Piece) => Shrinkage | undefined
+): CutPiece[] {
+  return item.pieces.flatMap((piece) => {
+    const covered = coveredBy(piece, item, hoop);
+    if (!covered) return [];
+    const shrinkage = shrinkageOf?.(piece);
+    const { margin, exact, cut, parts } = sizeOf(piece, item, covered.size, rules, shrinkage);
+    return {
+      pieceId: piece.id,
+      name: piece.name,
+      material: piece.material,
+      count: piece.plies * copies,
+      covers: covered.size,
+      coversName: covered.name,
+      margin,
+      exact,
+      cut,
+      parts,
+      grain: piece.grain,
+      overridden: Object.keys(piece.overrides).length > 0,
+      cutFrom: item.pieces.find(({ id }) => id === piece.from)?.name ?? null
+    };
+  });
+}
+
+function coveredBy(
+  piece: Piece,
+  item: Item,
+  hoop: Hoop
+): { name: string; size: { width: number; height: number } } | undefined {
+  if (piece.covers === null) return { name: 'Ring, outer size', size: hoop.ring };
+  const line = findLine(item, piece.covers);
+  if (!line) return undefined;
+  const { width, height } = extents(line.path);
+  return { name: line.name, size: { width, height } };
+}

@@ -1,0 +1,2 @@
+export { cutList } from './cutList';
+export { MARGIN_MM, type Shrinkage, type SizingRules } from './sizing';

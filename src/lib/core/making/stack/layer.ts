@@ -1,0 +1,112 @@
+import {
+  extents,
+  offsetPath,
+  type Path,
+  type Point,
+  rectangleRegion,
+  type Region,
+  regionOf
+} from '$lib/core/base/geometry';
+import { type EdgeOnLine, findLine, findPiece, type Item } from '$lib/core/documents/item';
+import type { Layer } from './state';
+
+/** Cut sizes of the pieces, mm, by piece. */
+export type CutSizes = ReadonlyMap<string, { width: number; height: number }>;
+
+/** The sizes of a cut list, by piece. */
+export function cutSizes(
+  cuts: readonly { pieceId: string; cut: { width: number; height: number } }[]
+): CutSizes {
+  return new Map(cuts.map(({ pieceId, cut }) => [pieceId, cut]));
+}
+
+/** Where a piece is put down. */
+export interface Placing {
+  covers?: string | undefined;
+  edge?: EdgeOnLine | undefined;
+}
+
+/**
+ * A piece as it lies freshly in the hoop: a pre-cut shape as its line, anything else a rectangle of its cut size
+ * about the line it covers, or with an edge along a line.
+ *
+ * @returns undefined when the item has no such piece or nobody knows its size
+ */
+export function freshLayer(
+  pieceId: string,
+  item: Item,
+  cuts: CutSizes,
+  placing: Placing,
+  where: Layer['where'],
+  face: Layer['face']
+): Layer | undefined {
+  const piece = findPiece(item, pieceId);
+  const size = cuts.get(pieceId);
+  if (!piece || !size) return undefined;
+  return {
+    pieceId,
+    name: piece.name,
+    material: piece.material,
+    plies: piece.plies,
+    folded: piece.folded,
+    outline: shapeOf(pieceId, item, size, placing),
+    allowance: [],
+    face,
+    where,
+    holds: where === 'hooped' ? ['hooped'] : [],
+    strips: 0,
+    pins: null,
+    zip: piece.material.kind === 'zip' || piece.material.kind === 'metal-zip' ? 'closed' : null,
+    folds: []
+  };
+}
+
+function shapeOf(
+  pieceId: string,
+  item: Item,
+  size: { width: number; height: number },
+  { covers, edge }: Placing
+): Region {
+  const piece = findPiece(item, pieceId);
+  const line = covers ?? piece?.covers ?? undefined;
+  const path = line === undefined ? undefined : findLine(item, line)?.path;
+  if (piece?.shape === 'pre-cut' && path?.closed) {
+    const { width } = extents(path);
+    // A shape cut larger or smaller than its line is that much larger or smaller all round.
+    const shape = offsetPath(path, (size.width - width) / 2);
+    if (shape) return regionOf(shape);
+  }
+  const along = edge && findLine(item, edge.lineId)?.path;
+  return rectangleRegion(
+    edge && along ? besideLine(along, edge, size) : middleOf(path),
+    size.width,
+    size.height
+  );
+}
+
+/** The middle of a rectangle whose edge reaches over a line by its allowance. */
+function besideLine(
+  path: Path,
+  { body, allowance }: EdgeOnLine,
+  size: { width: number; height: number }
+): Point {
+  const { minX, maxX, minY, maxY } = extents(path);
+  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2];
+  switch (body) {
+    case 'up':
+      return [x, minY + allowance - size.height / 2];
+    case 'down':
+      return [x, maxY - allowance + size.height / 2];
+    case 'left':
+      return [minX + allowance - size.width / 2, y];
+    case 'right':
+      return [maxX - allowance + size.width / 2, y];
+  }
+}
+
+/** The middle of a line, or of the field. */
+export function middleOf(path: Path | undefined): Point {
+  if (!path) return [0, 0];
+  const { minX, maxX, minY, maxY } = extents(path);
+  return [(minX + maxX) / 2, (minY + maxY) / 2];
+}

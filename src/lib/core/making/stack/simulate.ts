@@ -1,0 +1,67 @@
+import { hoopAfter } from '$lib/core/craft/operations';
+import type { Item, Operation } from '$lib/core/documents/item';
+import type { CutSizes } from './layer';
+import { changeLayers } from './operations';
+import { EMPTY_STACK, type StackState, type StackStep } from './state';
+import { stitchRun, stitchStop, type StopStitched } from './stitching';
+
+/**
+ * Simulates the hoop through an item: the layers and seams after every step. A step that cannot be done is marked
+ * with the reason and left out; nothing an item says makes the simulation stop.
+ *
+ * @param cuts cut size of each piece, mm
+ * @returns one state a step, in the item’s order
+ *
+ * @example
+ * simulate(badgerTab, sizes).at(-1)?.state.layers.map(({ name }) => name) // ['BACK', 'FRONT']
+ */
+export function simulate(item: Item, cuts: CutSizes): StackStep[] {
+  let state: StackState = EMPTY_STACK;
+  return item.steps.map((step): StackStep => {
+    const stepId = step.id;
+    const needleRuns = step.kind === 'stop' || step.op.do === 'insert-run';
+    if (needleRuns) {
+      const stitched =
+        step.kind === 'stop'
+          ? stitchStop(state, step, item)
+          : step.op.do === 'insert-run'
+            ? stitchRun(state, step, step.op, item)
+            : NOTHING;
+      state = withSeam(state, stitched);
+      return { stepId, state, changed: stitched.seam?.layers ?? [], problem: stitched.problem };
+    }
+    const { layers, changed, problem, aside, turned } = changeLayers(state, step.op, item, cuts);
+    state = {
+      ...state,
+      ...supplies(state, step.op),
+      layers,
+      aside: aside ?? state.aside,
+      hoop: hoopAfter(state.hoop, step.op),
+      turns: state.turns + (turned ? 1 : 0)
+    };
+    return { stepId, state, changed, problem };
+  });
+}
+
+const NOTHING: StopStitched = { seam: null, problem: null };
+
+function withSeam(state: StackState, { seam }: StopStitched): StackState {
+  if (!seam) return state;
+  const joins = seam.layers.length > 1;
+  return {
+    ...state,
+    seams: [...state.seams, seam],
+    layers: state.layers.map((layer) =>
+      joins && seam.layers.includes(layer.pieceId) && !layer.holds.includes('stitched')
+        ? { ...layer, holds: [...layer.holds, 'stitched' as const] }
+        : layer
+    )
+  };
+}
+
+function supplies(state: StackState, op: Operation): Pick<StackState, 'bobbin' | 'needle'> {
+  return {
+    bobbin: op.do === 'bobbin' ? (op.threadId ?? null) : state.bobbin,
+    needle: op.do === 'needle' ? op.needle : state.needle
+  };
+}

@@ -1,0 +1,112 @@
+import { findPiece, type Item, type OperationOf } from '$lib/core/documents/item';
+import { nameOf } from './laying';
+import { type Change, type Layer, refuse, type Seam, type StackState } from './state';
+
+/** Smallest opening that work can be turned through, mm. */
+export const LEAST_OPENING_MM = 60;
+
+/** Space between a layer and the next one up, and what closes it. */
+export interface Gap {
+  /** Index of the layer below it. */
+  below: number;
+  /** Largest opening that every closing seam across it leaves, mm; Infinity where nothing closes it. */
+  opening: number;
+  /** Lines of the closing seams across it. */
+  lineIds: string[];
+}
+
+/**
+ * The gaps between neighbouring sheets, from the bottom up. Layers joined by any seam but a closing one are one sheet,
+ * so there is no gap inside it.
+ */
+export function gapsOf({ layers, seams }: Pick<StackState, 'layers' | 'seams'>): Gap[] {
+  const indexOf = new Map(layers.map(({ pieceId }, at) => [pieceId, at]));
+  const spans = seams.flatMap((seam) => {
+    const at = seam.layers.flatMap((id) => indexOf.get(id) ?? []);
+    return at.length > 1 ? [{ seam, from: Math.min(...at), to: Math.max(...at) }] : [];
+  });
+  return layers.slice(1).flatMap((_, below): Gap[] => {
+    const across = spans.filter(({ from, to }) => from <= below && to > below);
+    if (across.some(({ seam }) => !closes(seam))) return [];
+    return [
+      {
+        below,
+        opening: Math.min(...across.map(({ seam }) => seam.opening)),
+        lineIds: across.flatMap(({ seam }) => seam.lineIds)
+      }
+    ];
+  });
+}
+
+const closes = (seam: Seam): boolean => seam.role === 'closing-seam';
+
+/**
+ * Turns the work through the opening of a closing seam or through a zip. The two faces that met in the gap are the
+ * outside then; what lay beyond is inside.
+ */
+export function turnThrough(state: StackState, op: OperationOf<'turn-through'>, item: Item): Change {
+  if (state.hoop.where !== 'unhooped')
+    return refuse(state, 'The work is still in the ring, so it cannot be turned.');
+  const gaps = gapsOf(state).filter(({ opening }) => opening !== Infinity);
+  if (op.pieceId !== undefined) return turnThroughZip(state, op.pieceId, gaps, item);
+  const named =
+    op.lineId === undefined ? gaps : gaps.filter(({ lineIds }) => lineIds.includes(op.lineId ?? ''));
+  if (named.length === 0)
+    return refuse(state, 'No closing seam joins two sheets here, so there is nothing to turn.');
+  const open = named.filter(({ opening }) => opening >= LEAST_OPENING_MM);
+  // Where several sheets part, the maker reaches in between the two right sides.
+  const best = (open.length > 0 ? open : named).sort(
+    (a, b) => rightSides(state, b, item) - rightSides(state, a, item)
+  )[0];
+  if (!best) return refuse(state, 'There is nothing to turn.');
+  // An opening that is too small is said, and the rest goes on as if the work had gone through.
+  return { ...turnedAt(state, best.below, item), problem: open.length > 0 ? null : tooSmall(best.opening) };
+}
+
+function tooSmall(opening: number): string {
+  return opening === 0
+    ? 'The seam is closed all round, so there is no opening to turn through.'
+    : `The opening of ${Math.round(opening)} mm is too small to turn through.`;
+}
+
+function turnThroughZip(state: StackState, pieceId: string, gaps: Gap[], item: Item): Change {
+  const name = nameOf(item, pieceId);
+  const at = state.layers.findIndex((layer) => layer.pieceId === pieceId);
+  const zip = state.layers[at];
+  if (!zip || zip.zip === null) return refuse(state, `There is no zip ${name} to turn through.`);
+  const above = gaps.find(({ below }) => below >= at);
+  const beneath = gaps.findLast(({ below }) => below < at);
+  // A zip opens on the gaps on both sides of its sheet: the one that is not outside already is turned.
+  const through = [above, beneath].find((gap) => gap !== undefined);
+  if (!through) return refuse(state, `${name} leads to no gap that could be turned.`);
+  const problem = zip.zip === 'closed' ? `${name} is closed, so nothing can be turned through it.` : null;
+  return { ...turnedAt(state, through.below, item), problem };
+}
+
+function turnedAt(state: StackState, below: number, item: Item): Change {
+  const lower = state.layers.slice(0, below + 1);
+  const upper = state.layers.slice(below + 1);
+  const turned = over([...lower].reverse()).concat(over([...upper].reverse()));
+  // It is put down with its front to the maker.
+  const shows = (layer: Layer | undefined): string =>
+    (layer && findPiece(item, layer.pieceId)?.shows) ?? 'nothing';
+  const upsideDown =
+    shows(turned[0]) === 'front' || (shows(turned.at(-1)) === 'back' && shows(turned[0]) !== 'back');
+  return {
+    layers: upsideDown ? over(turned.reverse()) : turned,
+    changed: state.layers.map(({ pieceId }) => pieceId),
+    problem: null,
+    turned: true
+  };
+}
+
+function over(layers: Layer[]): Layer[] {
+  return layers.map((layer): Layer => ({ ...layer, face: layer.face === 'up' ? 'down' : 'up' }));
+}
+
+/** How many of the two faces that meet in a gap are right sides meant to be seen. */
+export function rightSides({ layers }: Pick<StackState, 'layers'>, { below }: Gap, item: Item): number {
+  const shown = (layer: Layer | undefined, face: Layer['face']): number =>
+    layer && layer.face === face && findPiece(item, layer.pieceId)?.shows !== 'nothing' ? 1 : 0;
+  return shown(layers[below], 'up') + shown(layers[below + 1], 'down');
+}

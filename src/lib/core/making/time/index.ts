@@ -1,0 +1,3 @@
+export { fromDefaults, halfRange, sumEstimates } from './estimate';
+export { handsEstimate, needleEstimate } from './learnedEstimate';
+export { needleParts, type NeedleParts, overheadSeconds } from './needleTime';

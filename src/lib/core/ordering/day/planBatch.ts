@@ -1,0 +1,216 @@
+import type { Order } from '$lib/core/documents/order';
+import type { Shop } from '$lib/core/documents/shop';
+import {
+  compose,
+  type ComposedHooping,
+  type Composition,
+  COMPOSITIONS,
+  LineContext,
+  type StationOf,
+  stationsOf
+} from '$lib/core/ordering/hoopings';
+import {
+  decode,
+  type Problem,
+  type ScheduleJob,
+  type ScheduleSearchOptions,
+  searchSchedule,
+  type Station,
+  worth
+} from '$lib/core/solvers/schedule';
+import type { BatchPlan } from './batchPlan';
+import { calendarOf } from './benchHours';
+import { describe } from './describe';
+import { compareHoops } from './hoopChoice';
+import { beganJob, precedence, scheduleJobOf } from './jobs';
+import { type Begun, copiesOf, NOTHING_DONE, type Progress } from './progress';
+import { sharedHoops } from './sharedHoops';
+import { secondsBetween, weekdayOf } from './wallTime';
+import type { BatchInput, LinePlan, Candidate } from './linePlan';
+
+export interface BatchOptions {
+  /** Schedules that are worked out at most. */
+  rounds?: number;
+  /** Called with each better plan. */
+  onBetter?: (plan: BatchPlan) => void;
+  stop?: () => boolean;
+}
+
+/** A spool of thread where nobody has said what is on it, m. */
+const SPOOL_M = 1000;
+/** Schedules worked out to compare the ways of sharing copies out. */
+const QUICK_ROUNDS = 160;
+
+/**
+ * Plans an order: how many to a hoop, how many hoopings, which machine stitches which of them when, and when hands are
+ * needed. What is done stays done, and what is under way keeps its machine.
+ *
+ * @example
+ * planBatch({ order, items, shop }).finish // 65520: 18:12 on the first day
+ */
+export function planBatch(input: BatchInput, options: BatchOptions = {}): BatchPlan {
+  const { order, items, shop, progress = NOTHING_DONE } = input;
+  const stations = stationsOf(shop, order.machineIds);
+  const problems: string[] = [];
+  const lines = order.lines.flatMap((line): LinePlan[] => {
+    const found = items.find(({ item }) => item.id === line.itemId);
+    if (!found) {
+      problems.push(
+        `An item of this order is no longer on the shelf: its ${line.quantity} pieces are not planned.`
+      );
+      return [];
+    }
+    const context = new LineContext(line, found.item, found.setup, shop);
+    const made = linePlan(context, order, shop, stations, progress);
+    if (typeof made !== 'string') return [made];
+    problems.push(made);
+    return [];
+  });
+  const compositions = COMPOSITIONS.filter((how) => how !== 'shared' || stations.length > 1);
+  let best: Candidate | undefined;
+  const seen = new Set<string>();
+  for (const composition of compositions) {
+    const hoopings = lines.flatMap((line) => hoopingsOf(composition, line, shop, stations));
+    const key = JSON.stringify(hoopings);
+    if (seen.has(key) || (best && options.stop?.())) continue;
+    seen.add(key);
+    const tried = schedule(composition, hoopings, lines, stations, input, { rounds: QUICK_ROUNDS });
+    if (!best || worth(tried.found.schedule) < worth(best.found.schedule)) {
+      best = tried;
+      options.onBetter?.(describe(tried, lines, stations, input, problems));
+    }
+  }
+  if (!best) throw new RangeError('A plan needs a machine.');
+  const chosen = best;
+  const { found } = schedule(chosen.composition, chosen.hoopings, lines, stations, input, {
+    ...(options.rounds !== undefined && { rounds: options.rounds }),
+    ...(options.stop && { stop: options.stop }),
+    ...(options.onBetter && {
+      onBetter: (decisions, made) => {
+        if (worth(made) >= worth(chosen.found.schedule)) return;
+        const better = decode(chosen.problem, decisions, true);
+        options.onBetter?.(
+          describe(
+            { ...chosen, found: { ...chosen.found, schedule: better } },
+            lines,
+            stations,
+            input,
+            problems
+          )
+        );
+      }
+    })
+  });
+  const last = worth(found.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found } : chosen;
+  const plan = describe(last, lines, stations, input, problems);
+  return { ...plan, shared: sharedHoops(lines, plan.hoopings, stations, input) };
+}
+
+function linePlan(
+  context: LineContext,
+  order: Order,
+  shop: Shop,
+  stations: readonly StationOf[],
+  progress: Progress
+): LinePlan | string {
+  const { line, item } = context;
+  const copies = copiesOf(line, order.spoilage);
+  const options = compareHoops(context, copies, shop.hoops, stations, order.rates);
+  const wanted = line.hoopId ?? options.find(({ recommended }) => recommended)?.hoopId;
+  const hoop = shop.hoops.find(({ id }) => id === wanted);
+  if (!hoop || !options.some(({ hoopId }) => hoopId === hoop.id))
+    return `${item.name}: no hoop of the machines of this order takes it${line.hoopId && hoop ? ` — ${hoop.name} is too small` : ''}. Choose another size or hoop.`;
+  const station = stations.find(({ machine }) => context.allowed(machine)) ?? stations[0];
+  const stages = station ? context.stagesOf(station.machine, hoop).length : 1;
+  const through = (
+    list: readonly { lineId: string; stage: number; copies: number }[],
+    stage: number
+  ): number =>
+    list
+      .filter((each) => each.lineId === line.id && each.stage === stage)
+      .reduce((sum, each) => sum + each.copies, 0);
+  const gone = Array.from(
+    { length: stages },
+    (_, stage) => through(progress.done, stage) + through(progress.begun, stage)
+  );
+  return { context, hoop, options, copies, gone, done: through(progress.done, stages - 1) };
+}
+
+function hoopingsOf(
+  composition: Composition,
+  { context, hoop, copies, gone }: LinePlan,
+  { hoops }: Shop,
+  stations: readonly StationOf[]
+): ComposedHooping[] {
+  return gone.flatMap((begun, stage) => {
+    const input = { context, stage, hoop, hoops, stations };
+    return context.line.repeats
+      ? withoutFirst(compose(composition, { ...input, copies }), begun)
+      : compose(composition, { ...input, copies: Math.max(0, copies - begun) });
+  });
+}
+
+/** Hoopings of one cloth after another, without those that are through or under way. */
+function withoutFirst(hoopings: readonly ComposedHooping[], begun: number): ComposedHooping[] {
+  let count = 0;
+  const first = hoopings.findIndex(({ copies }) => (count += copies) > begun);
+  if (first < 0) return [];
+  return hoopings.slice(first).map((each) => ({
+    ...each,
+    follows: each.follows === null || each.follows < first ? null : each.follows - first
+  }));
+}
+
+function schedule(
+  composition: Composition,
+  hoopings: ComposedHooping[],
+  lines: readonly LinePlan[],
+  stations: readonly StationOf[],
+  { order, shop, progress = NOTHING_DONE, spoolMetres = SPOOL_M }: BatchInput,
+  options: ScheduleSearchOptions
+): Candidate {
+  const contexts = new Map(lines.map(({ context }) => [context.line.id, context]));
+  const begun: Begun[] = [];
+  const table: Problem['table'] = [];
+  const jobs: ScheduleJob[] = [];
+  for (const each of progress.begun) {
+    const context = contexts.get(each.lineId);
+    const made = context && beganJob(each, context, stations, shop);
+    if (!made) continue;
+    if ('job' in made) {
+      begun.push(each);
+      jobs.push(made.job);
+    } else table.push(made.table);
+  }
+  for (const hooping of hoopings) {
+    const context = contexts.get(hooping.lineId);
+    if (context) jobs.push(scheduleJobOf(hooping, context, stations, shop));
+  }
+  const after = precedence(begun, hoopings, progress);
+  const heads = Math.max(1, ...stations.map((station) => station.heads));
+  const problem: Problem = {
+    jobs: jobs.map((job, at) => ({ ...job, id: `${at}`, after: after[at] ?? [] })),
+    stations: stations.map((station) => stationOf(station, shop, lines)),
+    people: order.people,
+    hoops: Object.fromEntries(shop.hoops.map(({ id, count = 1 }) => [id, Math.max(count, heads)])),
+    calendar: calendarOf(order.bench, weekdayOf(order.from)),
+    start: secondsBetween(order.from, order.from),
+    table,
+    spoolMetres
+  };
+  return { composition, hoopings, begun, problem, found: searchSchedule(problem, options) };
+}
+
+function stationOf({ id, machine, heads }: StationOf, { hands }: Shop, lines: readonly LinePlan[]): Station {
+  const full = Math.max(0, ...lines.map(({ context, hoop }) => context.planOf(machine, hoop).bobbin.metres));
+  return {
+    id,
+    kind: null,
+    thread: null,
+    // Somebody starts an order with a full bobbin.
+    bobbin: full,
+    bobbinFull: full,
+    bobbinChange: hands.bobbin * heads,
+    spoolChange: hands.rethread * heads
+  };
+}

@@ -1,0 +1,4 @@
+export { compose, type ComposedHooping, type Composition, COMPOSITIONS, shareOver } from './compose';
+export { copiesPerHead } from './hoopingSteps';
+export { LineContext, type StationOf, stationsOf } from './lineContext';
+export type { WayCost } from './ways';

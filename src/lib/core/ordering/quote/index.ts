@@ -1,0 +1,2 @@
+export { type BobbinRow, orderCutInput, orderThreads, orderWants, type ThreadRow } from './needs';
+export { priceByQuantity, type Quote, quoteOf } from './quote';

@@ -1,4 +1,0 @@
-export * from './paperNotes';
-export * from './plan';
-export * from './schema';
-export * from './spools';

@@ -1,0 +1,69 @@
+import {
+  difference,
+  extents,
+  mirrored,
+  type Path,
+  regionArea,
+  regionOf,
+  shifted
+} from '$lib/core/base/geometry';
+
+/** Layers a die cuts in one pass. */
+export const DIE_LAYERS = 6;
+
+/** How a shape goes under the die. */
+export interface DieWork {
+  /** Shapes wanted. */
+  count: number;
+  /** Fusible on the back counts as half a layer. */
+  fused: boolean;
+  /** Shapes one die cuts from a layer. */
+  perLayer?: number;
+  /** Layers the die takes. */
+  layers?: number;
+}
+
+/**
+ * Passes through the die cutter: a fabric counts one layer and its fusible a half, so four fused layers make a pass.
+ *
+ * @example
+ * diePasses({ count: 38, fused: true }) // { layers: 4, perPass: 4, passes: 10, last: 2 }
+ */
+export function diePasses({ count, fused, perLayer = 1, layers = DIE_LAYERS }: DieWork): {
+  layers: number;
+  perPass: number;
+  passes: number;
+  /** Layers of the last pass. */
+  last: number;
+} {
+  const together = Math.max(1, Math.floor(layers / (fused ? 1.5 : 1)));
+  const perPass = together * perLayer;
+  const passes = Math.ceil(count / perPass);
+  const over = count - (passes - 1) * perPass;
+  return { layers: together, perPass, passes, last: passes === 0 ? 0 : Math.ceil(over / perLayer) };
+}
+
+/**
+ * Whether a shape must be mirrored: when its cloth lies wrong side up, as fused cloth does with its paper on top, and the
+ * shape is not the same both ways. Folded layers give one of each.
+ */
+export function isMirrored({
+  wrongSideUp,
+  symmetrical
+}: {
+  wrongSideUp: boolean;
+  symmetrical: boolean;
+}): boolean {
+  return wrongSideUp && !symmetrical;
+}
+
+/** Share of its area by which a shape may differ from its mirror image and still count as the same. */
+const ALIKE = 0.01;
+
+/** Whether a shape is its own mirror image, left and right exchanged. */
+export function isSymmetrical(path: Path): boolean {
+  const { minX, maxX, minY, maxY } = extents(path);
+  const centred = shifted(path, -(minX + maxX) / 2, -(minY + maxY) / 2);
+  const region = regionOf(centred);
+  return regionArea(difference(region, regionOf(mirrored(centred)))) < ALIKE * regionArea(region);
+}

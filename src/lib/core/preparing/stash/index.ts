@@ -1,0 +1,5 @@
+export { fitsEitherWay, grown, worthKeeping } from './offcuts';
+export { PRESETS } from './presets';
+export { isUnseen, sameName, serves } from './serves';
+export { runningShort } from './short';
+export { usableOf, withoutCorner } from './usable';

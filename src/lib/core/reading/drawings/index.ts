@@ -1,0 +1,1 @@
+export { type DrawingReading, type DrawnGroup, readSvg } from './readSvg';

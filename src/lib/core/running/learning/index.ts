@@ -1,0 +1,3 @@
+export { bobbinMeasures } from './bobbinMeasures';
+export { learnFromRuns } from './observed';
+export { lessonWords, taughtBy } from './taught';

@@ -1,0 +1,140 @@
+import { formatSize } from '$lib/core/base/units';
+import type { Thread } from '$lib/core/documents/item';
+import type { CutPiece, Plan, PlanStep } from '$lib/core/documents/plan';
+
+/** What stands before the maker from a step on. */
+export interface Ahead {
+  next: PlanStep | undefined;
+  nextStop: PlanStep | undefined;
+  /** During a hand step: the thread that goes, or stays, on for the next stop. During a stop: its own. */
+  thread: Thread | undefined;
+  /** The next piece to be laid after this step, to keep at hand. */
+  piece: CutPiece | undefined;
+  /** Seconds until hands are needed; 0 during a hand step. */
+  untilHands: number;
+}
+
+/**
+ * Looks ahead from a step of a plan.
+ *
+ * @param at index of the step on the screen
+ * @param passed seconds already spent in it
+ *
+ * @example
+ * lookAhead(tabPlan, tackDown, 0).untilHands // 251: the tack-down’s 22 s and the face’s 229 s
+ */
+export function lookAhead(plan: Plan, at: number, passed: number): Ahead {
+  const step = plan.steps[at];
+  const rest = plan.steps.slice(at + 1);
+  const lay = rest.find(({ op }) => op?.do === 'lay')?.op;
+  let untilHands = 0;
+  if (step?.kind === 'stop') {
+    untilHands = Math.max(0, step.running.value - passed);
+    for (const { kind, running } of rest) {
+      if (kind === 'hand') break;
+      untilHands += running.value;
+    }
+  }
+  return {
+    next: rest[0],
+    nextStop: rest.find(({ kind }) => kind === 'stop'),
+    thread: step?.thread ?? rest.find(({ thread }) => thread !== null)?.thread ?? undefined,
+    piece: lay?.do === 'lay' ? plan.cuts.find(({ pieceId }) => pieceId === lay.pieceId) : undefined,
+    untilHands
+  };
+}
+
+/**
+ * Seconds still to do from a step of a plan on, by kind.
+ *
+ * @param at index of the first step that is not done
+ *
+ * @example
+ * timesFrom(tabPlan, 0) // { hands: 1095.2, needle: 492, waiting: 0 }
+ */
+export function timesFrom(plan: Plan, at: number): { hands: number; needle: number; waiting: number } {
+  const left = { hands: 0, needle: 0, waiting: 0 };
+  for (const { hands, running, waiting } of plan.steps.slice(at)) {
+    left.hands += hands.value;
+    left.needle += running.value;
+    left.waiting += waiting.value;
+  }
+  return left;
+}
+
+/** How long before the end of a stop the maker is called to a machine that will not halt by itself, s. */
+export const CALL_AT_S = 30;
+
+/**
+ * Whether hands must act after a stop though nothing halts the machine there, as one of several needles runs on. The maker
+ * has to catch it by hand.
+ *
+ * @param at index of the step
+ *
+ * @example
+ * mustCatch(planOnSixNeedles, placementWithoutHalt) // true
+ */
+export function mustCatch({ steps, machine }: Plan, at: number): boolean {
+  const stop = steps[at]?.stop;
+  if (!stop || stop.halts || machine.needles === 1 || steps[at + 1]?.kind !== 'hand') return false;
+  return steps.slice(at + 1).some((later) => later.stop !== null);
+}
+
+/**
+ * What to make ready for the next halt: pieces with their sizes, tools, thread and bobbin, in the order they are needed.
+ *
+ * @param at index of the step on the screen
+ *
+ * @example
+ * toPrepare(tabPlan, tackDown) // ['BACK, 80 × 145 mm', 'tape, 4 strips']
+ */
+export function toPrepare(plan: Plan, at: number): string[] {
+  const start = plan.steps.findIndex(({ kind }, index) => index > at && kind === 'hand');
+  if (start < 0) return [];
+  const end = plan.steps.findIndex(({ kind }, index) => index > start && kind === 'stop');
+  const ready: string[] = [];
+  for (const step of plan.steps.slice(start, end < 0 ? undefined : end)) ready.push(...readyFor(step, plan));
+  return [...new Set(ready)];
+}
+
+function readyFor({ op, thread, title }: PlanStep, { cuts, unit }: Plan): string[] {
+  const piece = (id: string): string => {
+    const cut = cuts.find(({ pieceId }) => pieceId === id);
+    return cut ? `${cut.name}, ${formatSize(cut.cut, unit)}` : id;
+  };
+  switch (op?.do) {
+    case 'lay':
+      return [
+        piece(op.pieceId),
+        ...(op.hold.by === 'tape' ? [`tape, ${op.hold.strips} strips`] : []),
+        ...(op.hold.by === 'pins' ? [`${op.hold.pins} pins`] : []),
+        ...(op.hold.by === 'spray' ? ['spray, away from the machine'] : []),
+        ...(op.hold.by === 'glue' ? ['glue stick'] : [])
+      ];
+    case 'float':
+    case 'topping-on':
+    case 'patch-hole':
+      return [piece(op.pieceId)];
+    case 'trim':
+      return ['curved scissors'];
+    case 'cut-through':
+    case 'cut-away-behind':
+      return ['small scissors'];
+    case 'snip':
+      return ['snips'];
+    case 'fuse':
+      return ['small iron, hot'];
+    case 'thread':
+      return thread ? [`the ${thread.name} spool`] : [];
+    case 'bobbin':
+      return [thread ? `a full bobbin in ${thread.name}` : 'a full bobbin'];
+    case 'needle':
+      return [op.needle];
+    case 'hoop':
+      return op.pieceIds.map(piece);
+    case 'insert-run':
+      return [title];
+    default:
+      return [];
+  }
+}

@@ -1,0 +1,126 @@
+import { formatSize } from '$lib/core/base/units';
+import type { Item, Thread } from '$lib/core/documents/item';
+import type { Plan } from '$lib/core/documents/plan';
+import type { Machine } from '$lib/core/documents/shop';
+import type { ItemBobbins, NeedleSheet } from '$lib/core/preparing/threads';
+import { stopList } from '$lib/core/stitching/thread';
+
+/** One thing to look at before the machine is started. */
+export interface StartCheck {
+  id: string;
+  title: string;
+  detail: string;
+  /** Spools to lay out, in order. */
+  spools?: Thread[];
+}
+
+export interface StartInput {
+  plan: Plan;
+  item: Item | undefined;
+  machine: Machine | undefined;
+  bobbins: Pick<ItemBobbins, 'wind' | 'changes'>;
+  needles: Pick<NeedleSheet, 'rows' | 'advice' | 'needles'>;
+  /** What a bobbin is wound with, in words. */
+  bobbinName: (colour: string) => string;
+}
+
+/**
+ * What to look at before the start, built from the item: file, hoop, pieces, spools, bobbins, needle, trace.
+ *
+ * @example
+ * beforeStart(input).map(({ id }) => id) // ['file', 'hoop', 'pieces', 'spools', 'bobbin', 'needle', 'clear']
+ */
+export function beforeStart(input: StartInput): StartCheck[] {
+  const { plan, needles } = input;
+  const several = plan.machine.needles > 1;
+  const halts = needles.rows.filter(({ halt }) => halt !== null).map(({ number }) => number);
+  const first = needles.needles.filter(({ threadFirst }) => threadFirst);
+  return [
+    fileCheck(input),
+    {
+      id: 'hoop',
+      title: `${plan.hoop.name}, field ${formatSize(plan.hoop.field, plan.unit)}`,
+      detail: 'The same hoop is set at the machine. Arrows of the ring aligned, everything in it drum-tight.'
+    },
+    ...piecesCheck(plan),
+    {
+      id: 'spools',
+      title: several ? 'Threads on the needles' : 'Spools laid out in order',
+      detail: several
+        ? first.length > 0
+          ? `Thread ${first.map(({ needle, thread }) => `needle ${needle} ${thread?.name ?? ''}`).join(', ')}.`
+          : 'All of them are on already.'
+        : '',
+      spools: spoolsInOrder(plan)
+    },
+    ...(several
+      ? [
+          {
+            id: 'halts',
+            title: halts.length > 0 ? `Halts programmed after ${stopList(halts)}` : 'No halt to program',
+            detail: halts.length > 0 ? 'This machine runs on by itself: without them a piece is missed.' : ''
+          }
+        ]
+      : []),
+    bobbinCheck(input),
+    ...needles.advice.map(({ hooping, needle }, at) => ({
+      id: `needle-${at + 1}`,
+      title: `Needle ${needle.size} ${needle.kind}${needle.fresh ? ', a new one' : ''}`,
+      detail: `${needles.advice.length > 1 ? `${hooping}: ` : ''}${needle.why}.`
+    })),
+    {
+      id: 'clear',
+      title: 'Space behind the machine clear',
+      detail: 'The carriage will move: hands, hair and cords away. Trace the design before the first stitch.'
+    }
+  ];
+}
+
+function fileCheck({ plan, item, machine }: StartInput): StartCheck {
+  const names = (item?.files ?? []).flatMap(({ name, variantId }) =>
+    name && variantId === plan.variant.id ? [name] : []
+  );
+  const ending = machine?.fileEnding;
+  const wrong = ending ? names.filter((name) => /\.\w+$/.test(name) && !name.endsWith(`.${ending}`)) : [];
+  return {
+    id: 'file',
+    title: `The file is in the machine: ${names[0] ?? plan.itemName}`,
+    detail: [
+      plan.variant.name === 'As drawn' ? '' : `The variant ${plan.variant.name}, no other.`,
+      ending ? `${plan.machine.name} reads files that end in .${ending}.` : '',
+      wrong.length > 0 ? `${wrong[0]} does not end so: bring the other one.` : ''
+    ]
+      .filter(Boolean)
+      .join(' ')
+  };
+}
+
+function piecesCheck({ cuts, unit }: Plan): StartCheck[] {
+  if (cuts.length === 0) return [];
+  const named = cuts.map(({ name, cut }) => `${name} ${formatSize(cut, unit)}`);
+  return [
+    {
+      id: 'pieces',
+      title: `${cuts.length} ${cuts.length === 1 ? 'piece' : 'pieces'} cut, peeled and in order`,
+      detail: `${named.join(' · ')}.`
+    }
+  ];
+}
+
+function bobbinCheck({ bobbins, bobbinName, plan }: StartInput): StartCheck {
+  const wound = bobbins.wind.map(({ colour, count }) => `${count} in ${bobbinName(colour)}`);
+  const later = bobbins.changes.filter(({ why }) => why !== 'start').length;
+  return {
+    id: 'bobbin',
+    title: wound.length > 0 ? `Bobbins wound full: ${wound.join(', ')}` : 'The bobbin in the machine lasts',
+    detail: `${plan.bobbin.name}, ${plan.bobbin.metres} m.${later > 0 ? ` ${later} to change on the way.` : ''}`
+  };
+}
+
+/** Spools as they go on, one that comes again named again. */
+export function spoolsInOrder({ steps }: Plan): Thread[] {
+  const spools: Thread[] = [];
+  for (const { stop, thread } of steps)
+    if (stop && stop.machineNumber !== null && thread && spools.at(-1)?.id !== thread.id) spools.push(thread);
+  return spools;
+}

@@ -1,0 +1,20 @@
+export { CALL_AT_S, lookAhead, mustCatch, timesFrom, toPrepare } from './ahead';
+export { beforeStart, type StartCheck } from './beforeStart';
+export { type ComparedStep, compareRun } from './compare';
+export { faultSeconds, foldRun, type RunState, stepSeconds } from './fold';
+export { followMachine, nextCommand } from './follow';
+export { gettingBack } from './gettingBack';
+export { mayStitchAt, type NowPossible } from './mayStitch';
+export { handMinutes, savings } from './minutes';
+export { needleHours, type NeedleHours } from './needleHours';
+export { faultName, recoveryFor } from './recovery';
+export {
+  accuracyOverTime,
+  AGAINST_GROUPS,
+  againstBy,
+  type AgainstGroup,
+  FAULT_GROUPS,
+  type FaultGroup,
+  faultRates,
+  runsCsv
+} from './statistics';

@@ -1,0 +1,1 @@
+export { type NeedlePlan, planNeedles, type ThreadChange, threadChanges } from './changes';

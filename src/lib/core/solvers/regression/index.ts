@@ -1,0 +1,1 @@
+export { fit, type Observation } from './fit';

@@ -1,0 +1,89 @@
+import type { Calendar } from './calendar';
+import type { TableWork, WorkTimes } from './work';
+
+/** A hooping on one machine, with the set-up its job needs there. */
+export interface JobTimes extends WorkTimes {
+  /** Set-up of the job, where the machine did another one before, s. */
+  setUp: number;
+  /** Left on the bobbin after a hooping that began with a full one, m. */
+  bobbinAfter: number;
+}
+
+/** A hooping that is to be scheduled. */
+export interface ScheduleJob {
+  id: string;
+  /** Hoopings of one kind need one set-up on a machine. */
+  kind: string;
+  hoopId: string;
+  /** Hoops it fills: one for each head. */
+  hoops: number;
+  /** Indices of the jobs whose pieces it needs. */
+  after: number[];
+  /** Its times on each machine; null where it cannot be stitched there. */
+  on: readonly (JobTimes | null)[];
+  /** Parts washed with those of other jobs, by name; null for none. */
+  wash: string | null;
+  /** Under way already, on this machine. */
+  begun: number | null;
+}
+
+/** A machine as it stands when the schedule begins. */
+export interface Station {
+  id: string;
+  /** Kind of hooping it is set up for, and the thread on its needle. */
+  kind: string | null;
+  thread: string | null;
+  /** On its bobbin, and on a full one, m. */
+  bobbin: number;
+  bobbinFull: number;
+  /** A bobbin change, all heads together, s. */
+  bobbinChange: number;
+  /** A new spool when one runs out, s. */
+  spoolChange: number;
+}
+
+/** Everything the scheduler has to know. */
+export interface Problem {
+  jobs: ScheduleJob[];
+  stations: Station[];
+  people: number;
+  /** Hoops of each size. */
+  hoops: Record<string, number>;
+  calendar: Calendar;
+  /** When work may begin, s from the midnight before. */
+  start: number;
+  /** What is left to do at the table for pieces already off the machine. */
+  table: { id: string; work: TableWork[]; wash: string | null; washed: TableWork[] }[];
+  /** On a spool, m. */
+  spoolMetres: number;
+}
+
+/** What one person, machine or wait does from when to when. */
+export interface ScheduleTask {
+  kind: 'load' | 'hands' | 'needle' | 'attended' | 'off' | 'finish' | 'wait' | 'wash';
+  /** Index of the job; null for what several share. */
+  job: number | null;
+  /** Index of the machine; null at the table. */
+  machine: number | null;
+  /** Index of the person; null for needle and waiting. */
+  person: number | null;
+  from: number;
+  to: number;
+  title: string;
+}
+
+/** A schedule: what it costs, and every task where it was asked for. */
+export interface Schedule {
+  /** When everything is done, waiting included. */
+  finish: number;
+  /** When the last hands or needle have done; what only dries then is left out. */
+  worked: number;
+  /** When everything is off the machines and finished, before what is washed together. */
+  stitched: number;
+  /** Time a person has to be there, s. */
+  presence: number;
+  setUps: number;
+  bobbins: number;
+  spools: number;
+  tasks: ScheduleTask[];
+}

@@ -1,0 +1,3 @@
+export { mayStitchNow } from './mayStitch';
+export { bestOrder } from './stopOrder';
+export { compareCosts, orderCost, type OrderCost, type OrderTask } from './cost';

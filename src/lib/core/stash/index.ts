@@ -1,6 +1,0 @@
-export * from './offcuts';
-export * from './presets';
-export * from './schema';
-export * from './serves';
-export * from './usable';
-export * from './short';
