@@ -3,9 +3,9 @@ import {
   handTime,
   hoopAfter,
   hoopWords,
-  markOf,
   newOperation,
-  OPERATION_LABELS,
+  OPERATION_KINDS,
+  traitsOf,
   wordingOf
 } from '$lib/core/craft/operations';
 import type { Operation } from '$lib/core/documents/item';
@@ -28,7 +28,7 @@ describe('hand steps', () => {
       const words = wordingOf(op, { item: tab, unit: 'mm', hoop: HOOP_AT_START });
       expect(words.title).to.equal(title);
       expect(words.detail).to.match(detail);
-      expect(markOf(op.do)).to.equal(mark);
+      expect(traitsOf(op.do).mark).to.equal(mark);
       expect(handTime(op, tab, DEFAULT_HAND_TIMES, machine).hands).to.be.closeTo(seconds, 0.05);
       if (caution) expect(cautionOf(op)).to.match(caution);
       else expect(cautionOf(op)).to.equal(undefined);
@@ -37,8 +37,9 @@ describe('hand steps', () => {
 
   it('are all here: each kind that can be added to a sheet is in the table', () => {
     const told = [...new Set(TABLE.map(({ op }) => op.do))].sort();
-    expect(told).to.deep.equal(Object.keys(OPERATION_LABELS).sort());
-    for (const kind of told) expect(newOperation(kind, tab), kind).to.not.equal(undefined);
+    expect(told).to.deep.equal(OPERATION_KINDS.toSorted());
+    for (const kind of told)
+      expect(newOperation(kind, tab) !== undefined, kind).to.equal(traitsOf(kind).start !== null);
   });
 
   it('have parts that add up to their time', () => {

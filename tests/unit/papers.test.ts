@@ -167,14 +167,19 @@ describe('an instruction sheet', () => {
     expect(both.instructions).to.have.length(5);
   });
   it('is put on steps by words and order, a stop by its number', () => {
-    const step = (stepId: string, does: string, words: string, machineNumber: number | null = null): never =>
+    const step = (
+      stepId: string,
+      does: string | null,
+      words: string,
+      machineNumber: number | null = null
+    ): never =>
       ({ stepId, does, words, machineNumber, kind: machineNumber === null ? 'hand' : 'stop' }) as never;
     const steps = [
       step('hoop', 'hoop', 'Hoop STABILISER'),
       step('on', 'hoop-on', 'Put the hoop on'),
-      step('place', '', 'Placement line', 1),
+      step('place', null, 'Placement line', 1),
       step('front', 'lay', 'Lay FRONT, felt'),
-      step('tack', '', 'Tack-down', 2),
+      step('tack', null, 'Tack-down', 2),
       step('trim', 'trim', 'Trim FRONT close, felt')
     ];
     const matched = matchInstructions(readChart(SHEET).instructions, steps);

@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { LengthUnit } from '$lib/core/base/units';
-  import { newOperation, OPERATION_LABELS } from '$lib/core/craft/operations';
+  import { type Field, newOperation, OPERATION_KINDS, traitsOf } from '$lib/core/craft/operations';
   import { type Item, Operation, type OperationKind } from '$lib/core/documents/item';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
-  import { ARGUMENTS, choicesOf, HOLDS } from './choices';
+  import { HOLDS } from './choices';
 
   /** Asks for an operation: its kind, and only the arguments that kind has. */
   interface Props {
@@ -17,14 +17,10 @@
 
   const id = $props.id();
   let problem = $state('');
-  const kinds = $derived(
-    (Object.keys(OPERATION_LABELS) as OperationKind[]).filter(
-      (kind) => kind !== 'set-up' && newOperation(kind, item)
-    )
-  );
+  const kinds = $derived(OPERATION_KINDS.filter((kind) => newOperation(kind, item)));
   const args = $derived(
-    Object.entries(op).flatMap(([key, value]) =>
-      ARGUMENTS[key] ? [{ key, value: value as unknown, ...ARGUMENTS[key] }] : []
+    Object.entries(traitsOf(op.do).fields as Record<string, Field | null>).flatMap(([key, field]) =>
+      field && key in op ? [{ key, value: op[key as keyof Operation] as unknown, ...field }] : []
     )
   );
 
@@ -69,19 +65,20 @@
       'kind-of-step',
       'Step',
       op.do,
-      kinds.map((kind): [string, string] => [kind, OPERATION_LABELS[kind]]),
+      kinds.map((kind): [string, string] => [kind, traitsOf(kind).label]),
       changeKind
     )}
   </div>
-  {#each args as { key, value, label, kind } (`${op.do}-${key}`)}
+  {#each args as { key, value, label, ...field } (`${op.do}-${key}`)}
+    {@const { kind } = field}
     {#if kind === 'piece'}
       {@render choose(key, label, String(value), names(item.pieces), (next) => set(key, next))}
     {:else if kind === 'line'}
       {@render choose(key, label, String(value), names(item.lines), (next) => set(key, next))}
     {:else if kind === 'thread'}
       {@render choose(key, label, String(value), names(item.threads), (next) => set(key, next))}
-    {:else if kind === 'choice'}
-      {@render choose(key, label, String(value), choicesOf(op.do, key), (next) => set(key, next))}
+    {:else if field.kind === 'choice'}
+      {@render choose(key, label, String(value), Object.entries(field.choices), (next) => set(key, next))}
     {:else if kind === 'length'}
       <LengthField {label} value={Number(value)} {unit} onchange={(mm) => set(key, mm)} />
     {:else if kind === 'number'}

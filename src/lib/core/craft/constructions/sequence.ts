@@ -1,11 +1,11 @@
 import type { z } from 'zod';
+import { traitsOf } from '$lib/core/craft/operations';
 import { type Outline, type Path, pathArea, pathLength } from '$lib/core/base/geometry';
 import {
   type Hooping,
   type Line,
   type Material,
   Operation,
-  type OperationKind,
   type Phase,
   type Piece,
   type PieceUse,
@@ -49,52 +49,8 @@ export function stopPart(
 /** Steps before any hooping belong to the first. */
 const FIRST = 'hooping-1';
 
-/** Moves of the hoop: each needs the one before. */
-const MOVES: readonly OperationKind[] = [
-  'hoop',
-  'hoop-on',
-  'hoop-off',
-  'turn-over',
-  'frame-forward',
-  'unhoop',
-  'mount'
-];
-/** Hand work that the next stop waits for, and that waits for the stop before it. */
-const WORK: readonly OperationKind[] = [
-  'lay',
-  'float',
-  'lift',
-  'flip',
-  'trim',
-  'cut-away-behind',
-  'cut-through',
-  'patch-hole',
-  'topping-on',
-  'topping-off',
-  'zip',
-  'unpin',
-  'untape',
-  'tape',
-  'pin',
-  'fuse',
-  'bobbin',
-  'needle',
-  'insert-run',
-  'align-holes'
-];
 /** Stitching that waits for what it lies on to be tacked down. */
 const ON_TOP: readonly Role[] = ['decoration', 'lettering', 'quilting', 'satin-edge', 'applique-edge'];
-/** Hand work that may as well be done a little earlier or later. */
-const FREE: readonly OperationKind[] = [
-  'unpin',
-  'untape',
-  'bobbin',
-  'needle',
-  'zip',
-  'align-holes',
-  'topping-off'
-];
-
 /**
  * Writes a construction down step by step. What a step needs follows from the order of the work: hand work waits for
  * the stop before it, a stop for the hand work before it, and the hoop moves one way at a time. Anything more is named.
@@ -200,18 +156,15 @@ export class Sequence {
   /** A hand step. */
   hand(id: string, op: z.input<typeof Operation>, more: { needs?: string[]; note?: string } = {}): void {
     const parsed = Operation.parse(op);
-    const isMove = MOVES.includes(parsed.do);
-    const isWork = WORK.includes(parsed.do);
+    const { order } = traitsOf(parsed.do);
+    const isMove = order === 'move';
+    const isWork = order === 'work' || order === 'free';
     const needs = [
       ...(more.needs ?? []),
       ...(isMove && this.#lastMove ? [this.#lastMove] : []),
       ...(isMove ? this.#sinceMove : []),
       ...(parsed.do === 'unhoop' ? this.#stopsHere : []),
-      ...((isWork && !FREE.includes(parsed.do)) || parsed.do === 'unhoop'
-        ? this.#lastStop
-          ? [this.#lastStop]
-          : []
-        : []),
+      ...(order === 'work' || parsed.do === 'unhoop' ? (this.#lastStop ? [this.#lastStop] : []) : []),
       ...(isWork && this.#turned() && this.#lastMove ? [this.#lastMove] : [])
     ];
     this.#entry({ kind: 'hand', id, op: parsed, needs, ...(more.note !== undefined && { note: more.note }) });
@@ -220,7 +173,7 @@ export class Sequence {
       this.#sinceMove = [];
     } else if (isWork) {
       this.#sinceStop.push(id);
-      if (!FREE.includes(parsed.do)) this.#sinceMove.push(id);
+      if (order === 'work') this.#sinceMove.push(id);
     }
     if (parsed.do === 'trim') this.#trims.push(id);
     if (parsed.do === 'hoop') {

@@ -1,5 +1,6 @@
 import type { Operation } from '$lib/core/documents/item';
-import { HoopState } from '$lib/core/documents/plan';
+import type { HoopState } from '$lib/core/documents/plan';
+import { traitsOf } from './table';
 
 /**
  * The hoop after an operation. A stop needs it on the machine; it changes nothing.
@@ -8,22 +9,8 @@ import { HoopState } from '$lib/core/documents/plan';
  * hoopAfter({ where: 'on', turned: false }, { do: 'hoop-off' }) // { where: 'off', turned: false }
  */
 export function hoopAfter(state: HoopState, op: Operation): HoopState {
-  switch (op.do) {
-    case 'hoop':
-      return { where: 'off', turned: false };
-    case 'hoop-on':
-      return { ...state, where: 'on' };
-    case 'hoop-off':
-      return { ...state, where: 'off' };
-    case 'frame-forward':
-      return { ...state, where: 'forward' };
-    case 'turn-over':
-      return { where: 'off', turned: !state.turned };
-    case 'unhoop':
-      return { where: 'unhooped', turned: false };
-    default:
-      return state;
-  }
+  const { hoop } = traitsOf(op.do);
+  return hoop === 'stays' ? state : hoop(state);
 }
 
 /**

@@ -5,8 +5,10 @@ import { z } from 'zod';
  * is only a note beside it. Ids name pieces (`pieceId`), lines (`lineId`), threads (`threadId`) of the item.
  */
 
-const PieceId = z.string().min(1);
-const LineId = z.string().min(1);
+/** Ids say what they name, so that whatever refers to something is found without a list (references.ts). */
+const PieceId = z.string().min(1).meta({ refers: 'piece' });
+const LineId = z.string().min(1).meta({ refers: 'line' });
+const ThreadId = z.string().min(1).meta({ refers: 'thread' });
 const Mm = z.number().min(0).max(2000);
 
 /** The face of a layer as seen from above in stitching position, whichever way the hoop is held. */
@@ -103,9 +105,9 @@ export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('zip'), pieceId: PieceId, to: z.enum(['open', 'closed', 'three-quarters']) }),
   z.object({ do: z.literal('topping-on'), pieceId: PieceId }),
   z.object({ do: z.literal('topping-off'), pieceId: PieceId }),
-  z.object({ do: z.literal('thread'), threadId: z.string().min(1) }),
-  z.object({ do: z.literal('bobbin'), threadId: z.string().min(1).optional() }),
-  z.object({ do: z.literal('wind-bobbin'), threadId: z.string().min(1).optional() }),
+  z.object({ do: z.literal('thread'), threadId: ThreadId }),
+  z.object({ do: z.literal('bobbin'), threadId: ThreadId.optional() }),
+  z.object({ do: z.literal('wind-bobbin'), threadId: ThreadId.optional() }),
   z.object({ do: z.literal('needle'), needle: z.string().min(1).max(60) }),
   z.object({ do: z.literal('speed'), spm: z.number().int().min(50).max(1500) }),
   z.object({ do: z.literal('trace') }),
@@ -114,7 +116,7 @@ export const Operation = z.discriminatedUnion('do', [
     do: z.literal('insert-run'),
     fileName: z.string().min(1).max(200),
     pieceId: PieceId.optional().describe('the piece whose surface it is stitched on'),
-    threadId: z.string().min(1).optional(),
+    threadId: ThreadId.optional(),
     lineId: LineId.optional().describe('the field it keeps inside'),
     stitches: z.number().int().min(0).max(200_000).default(0)
   }),

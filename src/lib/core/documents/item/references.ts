@@ -1,5 +1,6 @@
+import { z } from 'zod';
 import { findLine, findPiece, findStop, findThread } from './find';
-import type { Operation } from './operation';
+import { Operation } from './operation';
 import type { Item } from './schema';
 
 /** A name in the document that points at nothing. */
@@ -66,18 +67,28 @@ export function brokenReferences(item: Item): BrokenReference[] {
 
 type Need = (there: unknown, path: string, kind: string, id: string) => void;
 
-/** Operations name pieces, lines and threads under the same few keys, so one look at the keys serves them all. */
+const FINDERS = { piece: findPiece, line: findLine, thread: findThread } as const;
+
+/** What an operation refers to stands in its schema, at any depth, so every kind of operation is looked at alike. */
 function checkOperation(item: Item, op: Operation, path: string, need: Need): void {
-  if ('pieceId' in op && op.pieceId !== undefined)
-    need(findPiece(item, op.pieceId), `${path}.pieceId`, 'piece', op.pieceId);
-  if ('alsoIds' in op) op.alsoIds?.forEach((id) => need(findPiece(item, id), `${path}.alsoIds`, 'piece', id));
-  if ('pieceIds' in op)
-    op.pieceIds.forEach((id) => need(findPiece(item, id), `${path}.pieceIds`, 'piece', id));
-  if ('lineId' in op && op.lineId !== undefined)
-    need(findLine(item, op.lineId), `${path}.lineId`, 'line', op.lineId);
-  if ('covers' in op && op.covers) need(findLine(item, op.covers), `${path}.covers`, 'line', op.covers);
-  if (op.do === 'lay' && op.edge)
-    need(findLine(item, op.edge.lineId), `${path}.edge.lineId`, 'line', op.edge.lineId);
-  if ('threadId' in op && op.threadId)
-    need(findThread(item, op.threadId), `${path}.threadId`, 'thread', op.threadId);
+  const schema = Operation.options.find((option) => option.shape.do.value === op.do);
+  if (schema) checkValue(item, schema, op, path, need);
+}
+
+function checkValue(item: Item, schema: z.core.$ZodType, value: unknown, path: string, need: Need): void {
+  if (value === undefined || value === null) return;
+  const refers = z.globalRegistry.get(schema)?.refers;
+  if (typeof value === 'string' && isReferred(refers))
+    return need(FINDERS[refers](item, value), path, refers, value);
+  if (schema instanceof z.ZodOptional || schema instanceof z.ZodDefault || schema instanceof z.ZodNullable)
+    return checkValue(item, schema.unwrap(), value, path, need);
+  if (schema instanceof z.ZodArray && Array.isArray(value))
+    return value.forEach((each, at) => checkValue(item, schema.element, each, `${path}.${at}`, need));
+  if (schema instanceof z.ZodObject && typeof value === 'object')
+    for (const [key, part] of Object.entries(schema.shape))
+      checkValue(item, part, (value as Record<string, unknown>)[key], `${path}.${key}`, need);
+}
+
+function isReferred(refers: unknown): refers is keyof typeof FINDERS {
+  return typeof refers === 'string' && refers in FINDERS;
 }

@@ -1,4 +1,11 @@
-import { cautionOf, handTime, hoopAfter, markOf, STOP_CAUTION, wordingOf } from '$lib/core/craft/operations';
+import {
+  cautionOf,
+  handTime,
+  hoopAfter,
+  STOP_CAUTION,
+  traitsOf,
+  wordingOf
+} from '$lib/core/craft/operations';
 import {
   findStop,
   findThread,
@@ -68,7 +75,7 @@ export function planSteps(
       number: steps.length + 1,
       itemStepId,
       kind: 'hand',
-      mark: markOf(op.do),
+      mark: traitsOf(op.do).mark,
       title,
       detail,
       note,

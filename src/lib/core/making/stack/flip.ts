@@ -1,5 +1,6 @@
+import type { StackEffect } from '$lib/core/craft/operations';
 import { mirroredAcross, type Path, type Point, regionArea, splitAlong } from '$lib/core/base/geometry';
-import { findLine, type Item, type OperationOf } from '$lib/core/documents/item';
+import { findLine, type Item } from '$lib/core/documents/item';
 import { nameOf } from './laying';
 import { type Change, refuse, type StackState, touch } from './state';
 
@@ -10,7 +11,7 @@ const ON_FOLD_MM = 1;
  * Folds a layer over at a straight seam: the larger part beyond the fold is mirrored and shows its other face, the
  * allowance stays. Flipping twice brings it back.
  */
-export function flip(state: StackState, op: OperationOf<'flip'>, item: Item): Change {
+export function flip(state: StackState, op: Extract<StackEffect, { does: 'flip' }>, item: Item): Change {
   const layer = state.layers.find(({ pieceId }) => pieceId === op.pieceId);
   const name = nameOf(item, op.pieceId);
   if (!layer) return refuse(state, `${name} is not in the hoop, so it cannot be flipped.`);

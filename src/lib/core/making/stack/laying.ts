@@ -1,5 +1,5 @@
 import { extents, movedBy, offsetPath, type Point, type Region } from '$lib/core/base/geometry';
-import { findLine, findPiece, type Hold, type Item, type OperationOf } from '$lib/core/documents/item';
+import { findLine, findPiece, type Hold, type Item } from '$lib/core/documents/item';
 import { type CutSizes, freshLayer, middleOf, type Placing } from './layer';
 import { type Change, type Holding, type Layer, refuse, type StackState, touch } from './state';
 
@@ -20,12 +20,12 @@ const HOLDING: Record<Hold['by'], Holding | null> = {
 };
 
 /** Clamps pieces in the ring; what an earlier hooping made goes aside, to be laid again. */
-export function hoop(state: StackState, op: OperationOf<'hoop'>, item: Item, cuts: CutSizes): Change {
-  const clamped = op.pieceIds.flatMap((id) => freshLayer(id, item, cuts, {}, 'hooped', 'up') ?? []);
-  const missing = op.pieceIds.find((id) => !clamped.some(({ pieceId }) => pieceId === id));
+export function hoop(state: StackState, pieceIds: string[], item: Item, cuts: CutSizes): Change {
+  const clamped = pieceIds.flatMap((id) => freshLayer(id, item, cuts, {}, 'hooped', 'up') ?? []);
+  const missing = pieceIds.find((id) => !clamped.some(({ pieceId }) => pieceId === id));
   return {
     layers: clamped,
-    changed: op.pieceIds,
+    changed: pieceIds,
     problem: missing === undefined ? null : `${nameOf(item, missing)} has no size, so it cannot be hooped.`,
     aside: [...state.aside, ...state.layers]
   };

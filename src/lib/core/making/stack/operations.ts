@@ -1,4 +1,5 @@
-import { findPiece, type Item, type MaterialKind, type Operation } from '$lib/core/documents/item';
+import { type StackEffect, traitsOf } from '$lib/core/craft/operations';
+import type { Item, MaterialKind, Operation } from '$lib/core/documents/item';
 import { cut, rinse, takeOff, tear } from './cutting';
 import { flip } from './flip';
 import type { CutSizes } from './layer';
@@ -7,89 +8,62 @@ import { type Change, refuse, type StackState, touch } from './state';
 import { turnThrough } from './turning';
 
 /**
- * Applies a hand step to the layers of the hoop. Steps that move no cloth (threading, looking, pressing) give
- * the same layers.
+ * Applies a hand step to the hoop. Steps that move no cloth (threading, looking, pressing) give the same layers.
  */
 export function changeLayers(state: StackState, op: Operation, item: Item, cuts: CutSizes): Change {
+  const effect = traitsOf(op.do).stack?.(op, item);
+  return effect ? apply(state, effect, item, cuts) : unchanged(state);
+}
+
+function apply(state: StackState, effect: StackEffect, item: Item, cuts: CutSizes): Change {
   const all = (): string[] => state.layers.map(({ pieceId }) => pieceId);
-  switch (op.do) {
-    case 'hoop':
-      return hoop(state, op, item, cuts);
-    case 'unhoop':
+  switch (effect.does) {
+    case 'clamp':
+      return hoop(state, effect.pieceIds, item, cuts);
+    case 'unclamp':
       return touch(state, all(), (layer) => ({
         ...layer,
         holds: layer.holds.filter((own) => own !== 'hooped')
       }));
     case 'lay':
-    case 'float':
-      return lay(state, op.pieceId, op, item, cuts);
-    case 'topping-on':
-      return lay(state, op.pieceId, { side: 'above', face: 'up' }, item, cuts);
-    case 'patch-hole':
-      return lay(state, op.pieceId, { side: 'above', face: 'up', covers: op.lineId }, item, cuts);
-    case 'heat-adhesive':
-      return lay(
-        state,
-        op.pieceId,
-        {
-          side: 'below',
-          face: 'up',
-          covers: findPiece(item, op.pieceId)?.covers ?? undefined,
-          hold: { by: 'fuse' }
-        },
-        item,
-        cuts
-      );
+      return lay(state, effect.pieceId, effect, item, cuts);
     case 'lift':
-      return lift(state, op.pieceId, item);
-    case 'tape':
-      return hold(state, op.pieceId, { by: 'tape', strips: op.strips }, item);
-    case 'spray':
-    case 'glue':
-      // Both may come before the piece as well as under a piece that lies there.
-      return state.layers.some(({ pieceId }) => pieceId === op.pieceId)
-        ? hold(state, op.pieceId, { by: op.do }, item)
-        : { layers: state.layers, changed: [], problem: null };
-    case 'pin':
-      return hold(state, op.pieceId, { by: 'pins', pins: op.pins, away: op.away }, item, op.lineId);
-    case 'fuse':
-      return hold(state, op.pieceId, { by: 'fuse' }, item);
-    case 'untape':
-      return release(state, 'tape');
-    case 'unpin':
-      return release(state, 'pins');
+      return lift(state, effect.pieceId, item);
+    case 'hold':
+      return effect.early && !all().includes(effect.pieceId)
+        ? unchanged(state)
+        : hold(state, effect.pieceId, effect.by, item, effect.lineId);
+    case 'release':
+      return release(state, effect.held);
     case 'flip':
-      return flip(state, op, item);
-    case 'trim':
-      return cut(
-        state,
-        op.pieceIds,
-        item,
-        op.lineId,
-        op.side === 'outside' ? op.margin : -op.margin,
-        op.side
-      );
-    case 'cut-away-behind':
-    case 'cut-through':
-      return cut(state, op.pieceIds, item, op.lineId, 0, 'inside');
-    case 'cut-out':
-    case 'cut-roughly':
-      return cut(state, all(), item, op.lineId, op.margin, 'outside');
-    case 'tear-away':
-      return tear(state);
-    case 'rinse':
-      return rinse(state);
-    case 'topping-off':
-      return toppingOff(state, op.pieceId, item);
+      return flip(state, effect, item);
+    case 'cut':
+      return cut(state, effect.pieceIds ?? all(), item, effect.lineId, effect.outwards, effect.takes);
+    case 'take':
+      return effect.what === 'topping'
+        ? toppingOff(state, effect.pieceId, item)
+        : effect.what === 'torn'
+          ? tear(state)
+          : rinse(state);
     case 'zip':
-      return state.layers.some(({ pieceId, zip }) => pieceId === op.pieceId && zip !== null)
-        ? touch(state, [op.pieceId], (layer) => ({ ...layer, zip: op.to }))
-        : refuse(state, `${nameOf(item, op.pieceId)} is no zip in the hoop.`);
-    case 'turn-through':
-      return turnThrough(state, op, item);
-    default:
-      return { layers: state.layers, changed: [], problem: null };
+      return state.layers.some(({ pieceId, zip }) => pieceId === effect.pieceId && zip !== null)
+        ? touch(state, [effect.pieceId], (layer) => ({ ...layer, zip: effect.to }))
+        : refuse(state, `${nameOf(item, effect.pieceId)} is no zip in the hoop.`);
+    case 'turn':
+      return turnThrough(state, effect, item);
+    case 'supply':
+      return {
+        ...unchanged(state),
+        ...('bobbin' in effect ? { bobbin: effect.bobbin } : { needle: effect.needle })
+      };
+    case 'stitch':
+      // The needle does that: see simulate.
+      return unchanged(state);
   }
+}
+
+function unchanged({ layers }: StackState): Change {
+  return { layers, changed: [], problem: null };
 }
 
 /** Topping tears or washes off; anything that lasts would have to be cut. */

@@ -1,5 +1,5 @@
 import { hoopAfter } from '$lib/core/craft/operations';
-import type { Item, Operation } from '$lib/core/documents/item';
+import type { Item } from '$lib/core/documents/item';
 import type { CutSizes } from './layer';
 import { changeLayers } from './operations';
 import { EMPTY_STACK, type StackState, type StackStep } from './state';
@@ -30,14 +30,15 @@ export function simulate(item: Item, cuts: CutSizes): StackStep[] {
       state = withSeam(state, stitched);
       return { stepId, state, changed: stitched.seam?.layers ?? [], problem: stitched.problem };
     }
-    const { layers, changed, problem, aside, turned } = changeLayers(state, step.op, item, cuts);
+    const { layers, changed, problem, ...rest } = changeLayers(state, step.op, item, cuts);
     state = {
       ...state,
-      ...supplies(state, step.op),
       layers,
-      aside: aside ?? state.aside,
+      aside: rest.aside ?? state.aside,
+      bobbin: rest.bobbin === undefined ? state.bobbin : rest.bobbin,
+      needle: rest.needle ?? state.needle,
       hoop: hoopAfter(state.hoop, step.op),
-      turns: state.turns + (turned ? 1 : 0)
+      turns: state.turns + (rest.turned ? 1 : 0)
     };
     return { stepId, state, changed, problem };
   });
@@ -56,12 +57,5 @@ function withSeam(state: StackState, { seam }: StopStitched): StackState {
         ? { ...layer, holds: [...layer.holds, 'stitched' as const] }
         : layer
     )
-  };
-}
-
-function supplies(state: StackState, op: Operation): Pick<StackState, 'bobbin' | 'needle'> {
-  return {
-    bobbin: op.do === 'bobbin' ? (op.threadId ?? null) : state.bobbin,
-    needle: op.do === 'needle' ? op.needle : state.needle
   };
 }

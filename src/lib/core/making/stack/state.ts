@@ -100,6 +100,9 @@ export interface Change {
   problem: string | null;
   aside?: Layer[];
   turned?: boolean;
+  /** What was put on the machine. */
+  bobbin?: string | null;
+  needle?: string;
 }
 
 export const EMPTY_STACK: StackState = {

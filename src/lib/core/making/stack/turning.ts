@@ -1,4 +1,5 @@
-import { findPiece, type Item, type OperationOf } from '$lib/core/documents/item';
+import type { StackEffect } from '$lib/core/craft/operations';
+import { findPiece, type Item } from '$lib/core/documents/item';
 import { nameOf } from './laying';
 import { type Change, type Layer, refuse, type Seam, type StackState } from './state';
 
@@ -44,7 +45,11 @@ const closes = (seam: Seam): boolean => seam.role === 'closing-seam';
  * Turns the work through the opening of a closing seam or through a zip. The two faces that met in the gap are the
  * outside then; what lay beyond is inside.
  */
-export function turnThrough(state: StackState, op: OperationOf<'turn-through'>, item: Item): Change {
+export function turnThrough(
+  state: StackState,
+  op: Extract<StackEffect, { does: 'turn' }>,
+  item: Item
+): Change {
   if (state.hoop.where !== 'unhooped')
     return refuse(state, 'The work is still in the ring, so it cannot be turned.');
   const gaps = gapsOf(state).filter(({ opening }) => opening !== Infinity);

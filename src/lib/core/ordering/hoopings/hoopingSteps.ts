@@ -1,3 +1,4 @@
+import { isKindOf } from '$lib/core/craft/operations';
 import type { OperationKind } from '$lib/core/documents/item';
 import type { PlanStep } from '$lib/core/documents/plan';
 import type { Way } from '$lib/core/documents/run';
@@ -19,23 +20,6 @@ export interface Copies {
   total: number;
   heads: number;
 }
-
-/** Hand steps of a hooping that every head needs for itself. */
-const EACH_HEAD: readonly OperationKind[] = [
-  'hoop',
-  'unhoop',
-  'hoop-on',
-  'hoop-off',
-  'turn-over',
-  'mount',
-  'thread',
-  'bobbin',
-  'wind-bobbin',
-  'needle',
-  'inspect',
-  'check-under',
-  'topping-on'
-];
 
 /**
  * Copies that one head stitches one after another.
@@ -132,7 +116,9 @@ function forAll(step: PlanStep, copies: Copies, context: HoopingContext): PlanSt
   const each = copiesPerHead(copies);
   if (step.kind === 'stop') return titled(stopRepeated(step, copies, context), each);
   if (!isOnce(step)) return titled(handsRepeated(step, copies.total, context), copies.total);
-  return step.op && EACH_HEAD.includes(step.op.do) ? handsRepeated(step, copies.heads, context) : step;
+  return isKindOf(step.op, ({ done }) => done === 'each-head')
+    ? handsRepeated(step, copies.heads, context)
+    : step;
 }
 
 const titled = (step: PlanStep, times: number): PlanStep =>

@@ -1,3 +1,4 @@
+import { isKindOf } from '$lib/core/craft/operations';
 import type { OperationKind } from '$lib/core/documents/item';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 
@@ -19,32 +20,9 @@ export interface Stage {
   steps: PhasedStep[];
 }
 
-/** Hand steps that serve every copy in the hoop at once. Any other is done copy by copy. */
-const ONCE: readonly OperationKind[] = [
-  'set-up',
-  'hoop',
-  'unhoop',
-  'hoop-on',
-  'hoop-off',
-  'turn-over',
-  'frame-forward',
-  'mount',
-  'thread',
-  'bobbin',
-  'wind-bobbin',
-  'needle',
-  'speed',
-  'trace',
-  'inspect',
-  'check-under',
-  'topping-on',
-  'rinse',
-  'wait'
-];
-
 /** Whether a step is done once for all copies in a hoop. */
 export function isOnce({ op }: Pick<PlanStep, 'op'>): boolean {
-  return op !== null && ONCE.includes(op.do);
+  return isKindOf(op, ({ done }) => done !== 'each-copy');
 }
 
 /**

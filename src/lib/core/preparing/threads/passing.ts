@@ -1,11 +1,9 @@
-import type { Item, Operation } from '$lib/core/documents/item';
+import { isKindOf } from '$lib/core/craft/operations';
+import type { Item } from '$lib/core/documents/item';
 import type { Setup, Shop } from '$lib/core/documents/shop';
 import { review, type Review } from '$lib/core/making/checks';
 import { comesOutTheSame } from './outcome';
 import type { ItemTask, MayPass } from './tasks';
-
-/** Hand work that no stop goes past: registration, the file or what is in the ring is another afterwards. */
-const WALLS: readonly Operation['do'][] = ['hoop', 'unhoop', 'mount', 'insert-run', 'lift', 'thread'];
 
 /**
  * Which stops may go past which hand work: the item is simulated and checked with the stop on the other side, and must
@@ -41,7 +39,7 @@ export function findPassing(
 }
 
 function isWall({ steps }: ItemTask): boolean {
-  return steps.some((step) => step.kind === 'hand' && WALLS.includes(step.op.do));
+  return steps.some((step) => step.kind === 'hand' && isKindOf(step.op, ({ wall }) => wall));
 }
 
 /** Whether a task declares to need another. */

@@ -1,3 +1,4 @@
+import { isKindOf } from '$lib/core/craft/operations';
 import { editStep, type HandStep, type Item, type Step } from '$lib/core/documents/item';
 import { type PlannedBobbin, USUAL } from './bobbinPlan';
 
@@ -40,7 +41,9 @@ function handsBefore(hands: HandStep[], stop: Step, change: PlannedBobbin | unde
   const there = hands.findIndex(({ op }) => op.do === 'bobbin');
   if (!change) {
     // A change with nothing but the moves of the hoop round it goes as a whole.
-    const alone = hands.every(({ op }) => ['bobbin', 'hoop-off', 'hoop-on'].includes(op.do));
+    const alone = hands.every(({ op }) =>
+      isKindOf(op, ({ bobbin }) => bobbin === 'change' || bobbin === 'moves-hoop')
+    );
     return there >= 0 && alone ? [] : hands.filter(({ op }) => op.do !== 'bobbin');
   }
   const op = { do: 'bobbin' as const, ...(change.colour !== USUAL && { threadId: change.colour }) };

@@ -1,3 +1,4 @@
+import { isKindOf } from '$lib/core/craft/operations';
 import {
   findStop,
   type HandStep,
@@ -27,9 +28,6 @@ export interface ItemTasks {
   tasks: ItemTask[];
   bundles: BobbinBundle[];
 }
-
-/** What else a bobbin change may need, and nothing more. */
-const ROUND_A_BOBBIN = ['bobbin', 'wind-bobbin', 'hoop-off', 'hoop-on', 'snip'];
 
 /** Whether a stop may go past hand work, by the ids of their tasks. */
 export type MayPass = (stopTask: string, handsTask: string) => boolean;
@@ -125,7 +123,8 @@ function sameFile(item: Item, a: StopStep, b: StopStep): boolean {
 
 function asBundle(hands: readonly Step[]): BobbinBundle | null {
   const steps = hands.filter((step): step is HandStep => step.kind === 'hand');
-  if (steps.length < hands.length || !steps.every(({ op }) => ROUND_A_BOBBIN.includes(op.do))) return null;
+  if (steps.length < hands.length || !steps.every(({ op }) => isKindOf(op, ({ bobbin }) => bobbin !== null)))
+    return null;
   const bobbin = steps.findLast(({ op }) => op.do === 'bobbin')?.op;
   return bobbin?.do === 'bobbin' ? { steps, threadId: bobbin.threadId ?? null } : null;
 }

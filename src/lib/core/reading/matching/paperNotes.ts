@@ -27,7 +27,7 @@ export function matchPaper(plan: Plan, instructions: readonly Instruction[]): In
         kind,
         machineNumber: stop?.machineNumber ?? null,
         words: `${title} ${detail} ${role}`,
-        does: op?.do ?? ''
+        does: op?.do ?? null
       }
     ];
   });

@@ -1,3 +1,5 @@
+import { traitsOf } from '$lib/core/craft/operations';
+import type { OperationKind } from '$lib/core/documents/item';
 import type { Instruction } from './instructions';
 
 /** What an instruction is compared with: a step of the sheet in words. */
@@ -8,8 +10,8 @@ export interface StepWords {
   machineNumber: number | null;
   /** All that the sheet says of the step. */
   words: string;
-  /** What hands do, as `lay` or `trim`. */
-  does: string;
+  /** What hands do; null for a stop. */
+  does: OperationKind | null;
 }
 
 /** An instruction and the step it was put on. */
@@ -24,28 +26,8 @@ const COMMON = new Set(
     ' '
   )
 );
-/** Other words makers use for what hands do. */
-const SAYINGS: Readonly<Record<string, RegExp>> = {
-  lay: /\b(lay|place|put|position|cover|set)\b/,
-  float: /\b(float|slide)\b/,
-  trim: /\b(trim|cut (?:away|back|close|off))\b/,
-  flip: /\b(flip|fold)\b/,
-  hoop: /\bhoop\b/,
-  unhoop: /\b(unhoop|(?:remove|take) .*(?:from|out of) the hoop|remove from hoop)\b/,
-  'hoop-off': /\b(remove|take) (?:the )?hoop\b|\bhoop off\b/,
-  'hoop-on': /\b(return|put|slide|place) (?:the )?hoop\b|\bhoop (?:back )?on\b/,
-  'turn-over': /\b(turn (?:the )?hoop|turn .*over|back of the hoop|underside)\b/,
-  stop: /\b(stitch|sew|run|embroider|stop|colou?r)\b/,
-  rinse: /\b(rinse|dissolve|soak|wash)\b/,
-  wait: /\b(dry|overnight|wait)\b/,
-  fuse: /\b(fuse|iron|bond)\b/,
-  press: /\b(press|iron)\b/,
-  tape: /\btape\b/,
-  untape: /\b(untape|remove .*tape)\b/,
-  'turn-through': /\bturn (?:it |the \w+ )?(?:through|right side out|inside out)\b|\bright side out\b/,
-  'close-opening': /\b(close|sew|stitch) .*opening\b/,
-  zip: /\b(open|close|unzip) .*zip\b/
-};
+/** How sheets speak of a stop. */
+const STOP_SPOKEN = /\b(stitch|sew|run|embroider|stop|colou?r)\b/;
 /** Likeness below which an instruction stays by itself. */
 const LEAST = 1;
 const SKIP_STEP = -0.02;
@@ -71,8 +53,8 @@ export function matchInstructions(
     const named = /\b(?:stop|colou?r)\s*#?(\d{1,3})\b/.exec(lower)?.[1];
     return steps.map((step, at): number => {
       const shared = stems.filter((stem) => stepWords[at]?.has(stem)).length;
-      const kind = step.kind === 'stop' ? 'stop' : step.does;
-      const does = SAYINGS[kind]?.test(lower) === true ? (step.kind === 'stop' ? 0.7 : 1) : -0.4;
+      const spoken = step.does === null ? STOP_SPOKEN : traitsOf(step.does).spoken;
+      const does = spoken?.test(lower) === true ? (step.kind === 'stop' ? 0.7 : 1) : -0.4;
       const number =
         named === undefined || step.machineNumber === null
           ? 0

@@ -1,3 +1,4 @@
+import { traitsOf } from '$lib/core/craft/operations';
 import { formatSize } from '$lib/core/base/units';
 import type { Thread } from '$lib/core/documents/item';
 import type { CutPiece, Plan, PlanStep } from '$lib/core/documents/plan';
@@ -102,39 +103,5 @@ function readyFor({ op, thread, title }: PlanStep, { cuts, unit }: Plan): string
     const cut = cuts.find(({ pieceId }) => pieceId === id);
     return cut ? `${cut.name}, ${formatSize(cut.cut, unit)}` : id;
   };
-  switch (op?.do) {
-    case 'lay':
-      return [
-        piece(op.pieceId),
-        ...(op.hold.by === 'tape' ? [`tape, ${op.hold.strips} strips`] : []),
-        ...(op.hold.by === 'pins' ? [`${op.hold.pins} pins`] : []),
-        ...(op.hold.by === 'spray' ? ['spray, away from the machine'] : []),
-        ...(op.hold.by === 'glue' ? ['glue stick'] : [])
-      ];
-    case 'float':
-    case 'topping-on':
-    case 'patch-hole':
-      return [piece(op.pieceId)];
-    case 'trim':
-      return ['curved scissors'];
-    case 'cut-through':
-    case 'cut-away-behind':
-      return ['small scissors'];
-    case 'snip':
-      return ['snips'];
-    case 'fuse':
-      return ['small iron, hot'];
-    case 'thread':
-      return thread ? [`the ${thread.name} spool`] : [];
-    case 'bobbin':
-      return [thread ? `a full bobbin in ${thread.name}` : 'a full bobbin'];
-    case 'needle':
-      return [op.needle];
-    case 'hoop':
-      return op.pieceIds.map(piece);
-    case 'insert-run':
-      return [title];
-    default:
-      return [];
-  }
+  return op ? (traitsOf(op.do).ready?.(op, { piece, thread: thread?.name ?? null, title }) ?? []) : [];
 }

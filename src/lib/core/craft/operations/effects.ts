@@ -1,0 +1,39 @@
+import type { EdgeOnLine, Face, Hold, OperationOf } from '$lib/core/documents/item';
+
+/**
+ * What an operation does to the sandwich in the hoop, in few enough words that the simulation knows them all. An operation
+ * says which of them it is; the simulation never asks which operation it was.
+ */
+export type StackEffect =
+  | { does: 'clamp'; pieceIds: string[] }
+  | { does: 'unclamp' }
+  | {
+      does: 'lay';
+      pieceId: string;
+      side: 'above' | 'below';
+      face: Face;
+      covers?: string | undefined;
+      over?: number;
+      edge?: EdgeOnLine | undefined;
+      hold?: Hold;
+    }
+  | { does: 'lift'; pieceId: string }
+  /** `early`: may come before the piece lies there. */
+  | { does: 'hold'; pieceId: string; by: Hold; lineId?: string | undefined; early?: boolean }
+  | { does: 'release'; held: 'tape' | 'pins' }
+  | { does: 'flip'; pieceId: string; lineId: string; covers?: string | undefined }
+  /** Without pieces: everything in the hoop. `outwards`: mm beyond the line. */
+  | { does: 'cut'; pieceIds?: string[]; lineId: string; outwards: number; takes: 'outside' | 'inside' }
+  | { does: 'take'; what: 'torn' | 'dissolved' }
+  | { does: 'take'; what: 'topping'; pieceId: string }
+  | { does: 'zip'; pieceId: string; to: OperationOf<'zip'>['to'] }
+  | { does: 'turn'; lineId?: string | undefined; pieceId?: string | undefined }
+  | { does: 'supply'; bobbin: string | null }
+  | { does: 'supply'; needle: string }
+  /** Another file is stitched. */
+  | { does: 'stitch' };
+
+/** Cuts all that is in the hoop, a margin outside a line. */
+export function cutAll({ lineId, margin }: { lineId: string; margin: number }): StackEffect {
+  return { does: 'cut', lineId, outwards: margin, takes: 'outside' };
+}
