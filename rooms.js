@@ -30,7 +30,7 @@ export const wings = {
     regression: []
   },
   stitching: { stitches: [], thread: [] },
-  craft: { operations: [], constructions: ['operations'] },
+  craft: { findings: [], operations: [], constructions: ['operations'] },
   reading: { drawings: [], papers: ['drawings'], matching: ['papers'] },
   making: {
     stack: [],

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import type { Role } from '$lib/core/documents/item';
 import { shareOn } from '$lib/core/making/stack';
 import { type Check, type Finding, isStabiliser, runsOf } from './finding';
@@ -19,13 +20,5 @@ export const bare: Check = (context) =>
       before.layers.some((layer) => !isStabiliser(layer) && paths.some((path) => shareOn(layer, path) > 0.3))
     )
       return [];
-    return [
-      {
-        checkId: 'bare',
-        severity: 'stop',
-        stepId,
-        text: `${called} would run on bare stabiliser: there is no cloth under it.`,
-        advice: 'Lay the piece it belongs to first.'
-      }
-    ];
+    return [found('bare/no-cloth', stepId, { called })];
   });

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { addHandStep } from '$lib/core/documents/item';
 import type { Check, Finding } from './finding';
 
@@ -14,24 +15,16 @@ export const bobbin: Check = ({ item, plan }) => {
     used = (used + needs) % full;
     if (!short) return [];
     if (needs > full)
-      return [
-        {
-          checkId: 'bobbin',
-          severity: 'note',
-          stepId: itemStepId,
-          text: `Stop ${stop.machineNumber ?? '?'} needs ${Math.ceil(needs)} m from the bobbin, more than a full one.`,
-          advice: 'Halt where it shows least, and change the bobbin there.'
-        }
-      ];
+      return [found('bobbin/too-long', itemStepId, { stop: stop.machineNumber, needsM: Math.ceil(needs) })];
     if (began === 0) return [];
     const before = plan.steps.slice(0, at).findLast((step) => step.itemStepId !== null)?.itemStepId ?? null;
     return [
       {
-        checkId: 'bobbin',
-        severity: 'warn',
-        stepId: itemStepId,
-        text: `The bobbin can run out inside stop ${stop.machineNumber ?? '?'}: ${Math.ceil(began)} m are used when it begins, and it needs ${Math.ceil(needs)} m.`,
-        advice: 'Put in a full bobbin before it.',
+        ...found('bobbin/runs-out', itemStepId, {
+          stop: stop.machineNumber,
+          usedM: Math.ceil(began),
+          needsM: Math.ceil(needs)
+        }),
         fix: {
           label: 'Full bobbin before it',
           apply: (old) =>

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { addHandStep, findThread } from '$lib/core/documents/item';
 import { matchingBobbins } from '$lib/core/making/stack';
 import { type Check, type Finding, runsOf } from './finding';
@@ -18,11 +19,7 @@ export const bobbinColour: Check = (context) => {
     const at = item.steps.findIndex(({ id }) => id === stepId);
     return [
       {
-        checkId: 'bobbin-colour',
-        severity: 'warn',
-        stepId,
-        text: `The back of ${called.replace('Stop', 'stop')} is seen, and the bobbin is not ${name}.`,
-        advice: `Put a bobbin wound with ${name} in before it.`,
+        ...found('bobbin-colour/seen', stepId, { called, thread: name }, threadId),
         fix: {
           label: `Bobbin in ${name}`,
           apply: (before) =>

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findPiece, type Item, type Role } from '$lib/core/documents/item';
 import { type Check, type CheckContext, type Finding, handed, layStepOf, leavingAfter } from './finding';
 
@@ -28,14 +29,12 @@ function uncaught(context: CheckContext): Finding[] {
       );
     if (stitched) return [];
     return [
-      {
-        checkId: 'caught',
-        severity: 'stop',
-        // It shows when the work leaves the ring.
-        stepId: item.steps[until]?.id ?? step.id,
-        text: `No stitch has caught ${findPiece(item, op.pieceId)?.name ?? 'the piece'} since it was laid.`,
-        advice: 'Add the stop that fixes it, or lay it before that stop.'
-      }
+      /* It shows when the work leaves the ring. */ found(
+        'caught/by-nothing',
+        item.steps[until]?.id ?? step.id,
+        { piece: findPiece(item, op.pieceId)?.name ?? 'the piece' },
+        op.pieceId
+      )
     ];
   });
 }
@@ -49,15 +48,7 @@ function missing(item: Item): Finding[] {
           ('pieceId' in step.op && step.op.pieceId === id))
     );
     if (shows === 'nothing' || (used && (layStepOf(item, id) ?? isPlaced(item, id)))) return [];
-    return [
-      {
-        checkId: 'caught',
-        severity: 'stop',
-        stepId: null,
-        text: `${name} should be seen in the end, but no step puts it in the hoop.`,
-        advice: 'Add the step that lays it, or take the piece off the list.'
-      }
-    ];
+    return [found('caught/never-laid', null, { piece: name }, id)];
   });
 }
 
@@ -79,14 +70,6 @@ function idle(context: CheckContext): Finding[] {
       .slice(at, until)
       .some(({ state, stepId }) => state.seams.some((seam) => seam.stepId === stepId));
     if (runs) return [];
-    return [
-      {
-        checkId: 'caught',
-        severity: 'warn',
-        stepId: leavingAfter(item, at) ?? step.id,
-        text: 'Nothing is stitched in this hooping.',
-        advice: 'Check which stops of your file belong here.'
-      }
-    ];
+    return [found('caught/idle-hooping', leavingAfter(item, at) ?? step.id, {})];
   });
 }

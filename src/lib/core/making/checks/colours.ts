@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { drawsLine, editStop, findThread } from '$lib/core/documents/item';
 import { visibleThreads } from '$lib/core/making/stack';
 import { type Check, type Finding, runsOf, type StopRun } from './finding';
@@ -30,11 +31,12 @@ export const colours: Check = (context) => {
       const name = (id: string): string => findThread(item, id)?.name.toLowerCase() ?? 'another thread';
       return [
         {
-          checkId: 'colours',
-          severity: 'warn',
-          stepId: run.stepId,
-          text: `Stops ${stop.number ?? '?'} and ${other.number ?? '?'} are seen on one line, in ${name(stop.threadId)} and ${name(other.threadId)}.`,
-          advice: `Stitch stop ${stop.number ?? '?'} in ${name(other.threadId)} too.`,
+          ...found('colours/one-line', run.stepId, {
+            stop: stop.number,
+            other: other.number,
+            thread: name(stop.threadId),
+            otherThread: name(other.threadId)
+          }),
           fix: {
             label: `Use ${name(other.threadId)}`,
             apply: (before) => editStop(before, stop.id, { threadId: other.threadId })

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findPiece } from '$lib/core/documents/item';
 import { type Check, type Finding, runsOf, SURFACE, WASHES_OUT } from './finding';
 
@@ -13,13 +14,5 @@ export const covered: Check = (context) =>
       (upper.side === 'right' || layer.folded || findPiece(context.item, layer.pieceId)?.shows === 'nothing')
     )
       return [];
-    return [
-      {
-        checkId: 'covered',
-        severity: 'stop',
-        stepId,
-        text: `${called} would be stitched on ${hides ? layer.name : `the wrong side of ${layer.name}`}, after its surface is covered.`,
-        advice: `Stitch it before ${layer.name} goes on.`
-      }
-    ];
+    return [found('covered/surface', stepId, { called, layer: layer.name, hidden: hides }, layer.pieceId)];
   });

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { offsetPath, type Path, type Point } from '$lib/core/base/geometry';
 import { formatLength } from '$lib/core/base/units';
 import { findLine, findPiece, type Item, type Line } from '$lib/core/documents/item';
@@ -45,7 +46,7 @@ function flipped(context: CheckContext): Finding[] {
 function exact(context: CheckContext, stepId: string, layer: Layer, line: Line | undefined): Finding[] {
   const inner = line?.path.closed ? offsetPath(line.path, -ACCURACY_MM) : undefined;
   if (!line || !inner || covers(layer, inner)) return [];
-  return [finding(context, stepId, layer, line, true)];
+  return [finding(context, stepId, layer, line, null)];
 }
 
 function judge(
@@ -57,27 +58,33 @@ function judge(
 ): Finding[] {
   const wide = line?.path.closed ? offsetPath(line.path, SPARE_MM) : undefined;
   if (!line || !wide || covers(layer, wide, counts)) return [];
-  return [finding(context, stepId, layer, line, !covers(layer, line.path, counts))];
+  return [finding(context, stepId, layer, line, spareOf(layer, line.path, counts))];
 }
 
 function finding(
   { plan }: CheckContext,
   stepId: string,
   { name, pieceId }: Layer,
-  line: Line,
-  short: boolean
+  { name: lineName }: Line,
+  spareMm: number | null
 ): Finding {
-  const spare = formatLength(SPARE_MM, plan.unit);
+  const values = { piece: name, line: lineName.toLowerCase(), leastMm: SPARE_MM, unit: plan.unit };
   return {
-    checkId: 'covering',
-    severity: short ? 'stop' : 'warn',
-    stepId,
-    text: short
-      ? `${name} does not cover the ${line.name.toLowerCase()} all round.`
-      : `${name} covers the ${line.name.toLowerCase()} by less than ${spare}.`,
-    advice: `Cut it larger: at least ${spare} over the line on every side.`,
+    ...(spareMm === null
+      ? found('covering/uncovered', stepId, values, pieceId)
+      : found('covering/short', stepId, { ...values, spareMm }, pieceId)),
     fix: { label: 'Cut it by the rule', apply: (before) => byRule(before, pieceId) }
   };
+}
+
+/** How far a layer reaches beyond a line all round, whole mm; null where it does not cover it. */
+function spareOf(layer: Layer, path: Path, counts: (point: Point) => boolean): number | null {
+  if (!covers(layer, path, counts)) return null;
+  for (let mm = SPARE_MM - 1; mm > 0; mm--) {
+    const wide = offsetPath(path, mm);
+    if (wide && covers(layer, wide, counts)) return mm;
+  }
+  return 0;
 }
 
 function byRule(item: Item, pieceId: string): Item {

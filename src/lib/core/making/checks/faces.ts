@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { editStep, type MaterialKind, type Piece } from '$lib/core/documents/item';
 import { outside, type Shown } from '$lib/core/making/stack';
 import { type Check, type CheckContext, type Finding, layStepOf, layStepsOf } from './finding';
@@ -25,11 +26,7 @@ function wrongSide({ item }: CheckContext, piece: Piece, shown: Shown[]): Findin
   const laid = layStepsOf(item, piece.id).at(-1);
   return [
     {
-      checkId: 'faces',
-      severity: 'stop',
-      stepId: laid?.id ?? null,
-      text: `${piece.name} ends with its wrong side out.`,
-      advice: 'Lay it the other way up.',
+      ...found('faces/wrong-side', laid?.id ?? null, { piece: piece.name }, piece.id),
       ...(laid && {
         fix: {
           label: 'Turn it',
@@ -44,15 +41,7 @@ function wrongSide({ item }: CheckContext, piece: Piece, shown: Shown[]): Findin
 const WHERE = { front: 'in front', back: 'behind', lining: 'inside', nothing: 'anywhere' };
 
 function hidden({ item }: CheckContext, { id, name, shows }: Piece): Finding[] {
-  return [
-    {
-      checkId: 'faces',
-      severity: 'stop',
-      stepId: layStepOf(item, id)?.id ?? null,
-      text: `${name} should be seen ${WHERE[shows]}, but another layer hides it.`,
-      advice: 'Lay it on the other side of the hoop, or in another order.'
-    }
-  ];
+  return [found('faces/hidden', layStepOf(item, id)?.id ?? null, { piece: name, where: WHERE[shows] }, id)];
 }
 
 /** A piece laid several times must lie the same way up each time. */
@@ -62,11 +51,7 @@ function laidOtherwise({ item }: CheckContext, { id, name, material }: Piece): F
   const other = laid.find(({ op }) => op.face !== last?.op.face);
   if (!other || !last || TWO_SIDED.includes(material.kind)) return undefined;
   return {
-    checkId: 'faces',
-    severity: 'stop',
-    stepId: last.id,
-    text: `${name} is laid the other way up here than before.`,
-    advice: 'Lay it the same way up every time.',
+    ...found('faces/laid-otherwise', last.id, { piece: name }, id),
     fix: {
       label: 'Turn it',
       apply: (before) => editStep(before, last.id, { op: { ...last.op, face: other.op.face } })

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { extents } from '$lib/core/base/geometry';
 import { formatSize } from '$lib/core/base/units';
 import { type Check, type Finding, runsOf } from './finding';
@@ -21,13 +22,7 @@ export const field: Check = (context) => {
     });
     if (!out) return [];
     return [
-      {
-        checkId: 'field',
-        severity: 'stop',
-        stepId,
-        text: `${called} reaches outside the stitch field of ${plan.hoop.name}, ${formatSize(plan.hoop.field, plan.unit)}.`,
-        advice: 'Choose a larger hoop, or the variant made for this one.'
-      }
+      found('field/outside', stepId, { called, hoop: plan.hoop.name, ...plan.hoop.field, unit: plan.unit })
     ];
   });
 };

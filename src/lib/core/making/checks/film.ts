@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { intersection, regionArea } from '$lib/core/base/geometry';
 import { type Check, type Finding, handed } from './finding';
 
@@ -15,13 +16,5 @@ export const film: Check = (context) =>
           material.kind === 'wash-away-film' && piece && regionArea(intersection(outline, piece.outline)) > 1
       );
     if (!trapped || !piece) return [];
-    return [
-      {
-        checkId: 'film',
-        severity: 'stop',
-        stepId: step.id,
-        text: `${trapped.name} lies under ${piece.name} and would never come out once that is fused.`,
-        advice: 'Take the film off first, or fuse at the end.'
-      }
-    ];
+    return [found('film/trapped', step.id, { film: trapped.name, piece: piece.name }, piece.pieceId)];
   });

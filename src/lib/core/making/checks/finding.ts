@@ -1,3 +1,4 @@
+import type { Found } from '$lib/core/craft/findings';
 import type { Path, Point } from '$lib/core/base/geometry';
 import {
   findLine,
@@ -24,17 +25,8 @@ export interface CheckContext {
   cutAccuracy: number;
 }
 
-/** Something a check has found. */
-export interface Finding {
-  checkId: string;
-  severity: 'stop' | 'warn' | 'note';
-  /** Step of the item where it shows; null for the whole item. */
-  stepId: string | null;
-  /** One plain sentence: what is wrong. */
-  text: string;
-  /** What to do about it. */
-  advice: string;
-  /** An edit that mends it. */
+/** Something a check has found, and an edit that mends it where there is one. */
+export interface Finding extends Found {
   fix?: { label: string; apply: (item: Item) => Item };
 }
 

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { editStop, findStop } from '$lib/core/documents/item';
 import type { Check, Finding } from './finding';
 
@@ -9,11 +10,7 @@ export const halts: Check = ({ item, plan }) => {
     if (!stop || stop.halts || stop.number === null || item.steps[at + 1]?.kind !== 'hand') return [];
     return [
       {
-        checkId: 'halts',
-        severity: 'warn',
-        stepId: step.id,
-        text: `Hands are needed after stop ${stop.number}, but ${plan.machine.name} runs straight on.`,
-        advice: 'Program a halt after it, or be there to catch the machine.',
+        ...found('halts/runs-on', step.id, { stop: stop.number, machine: plan.machine.name }),
         fix: { label: 'It halts', apply: (before) => editStop(before, stop.id, { halts: true }) }
       }
     ];

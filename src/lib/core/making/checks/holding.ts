@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { editStep, type Item } from '$lib/core/documents/item';
 import { type Check, type Finding, layStepOf } from './finding';
 
@@ -15,11 +16,7 @@ export const holding: Check = ({ item, trace }) => {
         editStep(before, laid.id, { op: { ...laid.op, hold: { by: 'tape', strips: 4 } } });
       return [
         {
-          checkId: 'holding',
-          severity: 'stop',
-          stepId: laid.id,
-          text: `Nothing holds ${name} under the hoop while the hoop goes on.`,
-          advice: 'Tape all four corners, outside the stitching.',
+          ...found('holding/nothing', laid.id, { piece: name }, pieceId),
           fix: { label: 'Tape it', apply: tape }
         }
       ];

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { clothAlong, samplesOf } from '$lib/core/making/stack';
 import { type Check, type Finding, runsOf } from './finding';
 
@@ -15,13 +16,5 @@ export const holes: Check = (context) =>
       return bare > count * MOST_OPEN;
     });
     if (!open || before.layers.length === 0) return [];
-    return [
-      {
-        checkId: 'holes',
-        severity: 'stop',
-        stepId,
-        text: `${called} stitches over a hole, with nothing under the needle.`,
-        advice: 'Patch the hole with sticky stabiliser, covering it fully, before this stop.'
-      }
-    ];
+    return [found('holes/open', stepId, { called })];
   });

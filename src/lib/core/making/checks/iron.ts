@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findPiece } from '$lib/core/documents/item';
 import { type Check, type Finding, handed } from './finding';
 
@@ -20,13 +21,5 @@ export const iron: Check = (context) =>
           ? named.name
           : undefined;
     if (vinyl === undefined) return [];
-    return [
-      {
-        checkId: 'iron',
-        severity: 'stop',
-        stepId: step.id,
-        text: `The iron would touch ${vinyl}, and vinyl melts.`,
-        advice: 'Press from the other side, or finger-press.'
-      }
-    ];
+    return [found('iron/vinyl', step.id, { vinyl })];
   });

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findPiece } from '$lib/core/documents/item';
 import { type Check, type Finding, runsOf } from './finding';
 
@@ -12,15 +13,7 @@ export const looseEdge: Check = (context) => {
       const topped = before.layers.slice(at + 1).some(({ material }) => material.kind === 'wash-away-film');
       if (!findPiece(context.item, pieceId)?.loose || held || topped || said.has(pieceId)) return [];
       said.add(pieceId);
-      return [
-        {
-          checkId: 'loose-edge',
-          severity: 'warn',
-          stepId,
-          text: `The foot can catch the loose edges of ${name} when ${called.replace('Stop', 'stop')} runs.`,
-          advice: 'Tape them flat, or lay topping over them.'
-        }
-      ];
+      return [found('loose-edge/foot', stepId, { piece: name, called }, pieceId)];
     })
   );
 };

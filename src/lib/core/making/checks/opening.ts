@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { formatLength } from '$lib/core/base/units';
 import { findLine } from '$lib/core/documents/item';
 import { gapsOf, LEAST_OPENING_MM, rightSides } from '$lib/core/making/stack';
@@ -15,18 +16,16 @@ function tooSmall(context: CheckContext): Finding[] {
     if (!line || !seam) return [];
     const left = Math.max(0, ...line.gaps.map(({ from, to }) => to - from));
     if (left >= LEAST_OPENING_MM) return [];
-    const least = formatLength(LEAST_OPENING_MM, context.plan.unit);
+    const least = { leastMm: LEAST_OPENING_MM, unit: context.plan.unit };
     return [
-      {
-        checkId: 'opening',
-        severity: 'stop',
-        stepId: seam.stepId,
-        text:
-          left === 0
-            ? `The ${line.name.toLowerCase()} leaves no opening to turn through.`
-            : `The ${line.name.toLowerCase()} leaves only ${formatLength(left, context.plan.unit)} to turn through.`,
-        advice: `Leave at least ${least} open.`
-      }
+      left === 0
+        ? found('opening/none', seam.stepId, { line: line.name.toLowerCase(), ...least }, line.id)
+        : found(
+            'opening/small',
+            seam.stepId,
+            { line: line.name.toLowerCase(), leftMm: left, ...least },
+            line.id
+          )
     ];
   });
 }
@@ -42,15 +41,6 @@ function twofold(context: CheckContext): Finding[] {
         rightSides(before, gap, context.item) === 2
     );
     if (open.length < 2) return [];
-    return [
-      {
-        checkId: 'opening',
-        severity: 'stop',
-        stepId: step.id,
-        text: 'The opening goes through the outer layers too, not only through the lining.',
-        advice:
-          'Join the outer layers all round before the closing seam, so that the only opening is in the lining.'
-      }
-    ];
+    return [found('opening/twofold', step.id, {})];
   });
 }

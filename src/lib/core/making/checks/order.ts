@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { moveStepAfter } from '$lib/core/documents/item';
 import { type Check, type Finding, titleOf } from './finding';
 
@@ -11,11 +12,7 @@ export const order: Check = (context) => {
     if (last === undefined) return [];
     return [
       {
-        checkId: 'order',
-        severity: 'stop',
-        stepId: step.id,
-        text: `“${titleOf(context, step.id)}” comes before “${titleOf(context, last)}”, which it needs.`,
-        advice: `Do it after “${titleOf(context, last)}”.`,
+        ...found('order/needs', step.id, { step: titleOf(context, step.id), needs: titleOf(context, last) }),
         fix: { label: 'Put it there', apply: (item) => moveStepAfter(item, step.id, last) }
       }
     ];

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import type { Role } from '$lib/core/documents/item';
 import { shareOn } from '$lib/core/making/stack';
 import { type Check, type Finding, PILE, runsOf, WASHES_OUT } from './finding';
@@ -21,14 +22,6 @@ export const pile: Check = (context) => {
     )
       return [];
     said.add(first.pieceId);
-    return [
-      {
-        checkId: 'pile',
-        severity: 'warn',
-        stepId,
-        text: `${called} sinks into ${first.name}: there is no topping on its pile.`,
-        advice: 'Lay wash-away film over it before this stop.'
-      }
-    ];
+    return [found('pile/no-topping', stepId, { called, layer: first.name }, first.pieceId)];
   });
 };

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { editStep, type Item } from '$lib/core/documents/item';
 import { samplesOf } from '$lib/core/making/stack';
 import { type Check, distanceTo, type Finding, runsOf } from './finding';
@@ -18,11 +19,7 @@ export const pins: Check = (context) => {
       const pinned = pinStep(context.item, pieceId);
       return [
         {
-          checkId: 'pins',
-          severity: 'stop',
-          stepId,
-          text: `A pin in ${name} is less than 6 mm from the path of ${called.replace('Stop', 'stop')}.`,
-          advice: 'A needle on a pin breaks: pin further out, or take the pin out first.',
+          ...found('pins/close', stepId, { piece: name, called, leastMm: CLEAR_MM }, pieceId),
           ...(pinned && { fix: { label: 'Pin further out', apply: pinned.further } })
         }
       ];

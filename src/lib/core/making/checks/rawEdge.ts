@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { contains, type Path, type Point, type Region, regionOf } from '$lib/core/base/geometry';
 import { findLine, findPiece, type MaterialKind, type Role } from '$lib/core/documents/item';
 import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
@@ -37,19 +38,22 @@ function underSatin(context: CheckContext): Finding[] {
         // Below 0 a cut may stray past the satin on either side, wherever it lies.
         const inside = width / 2 - context.cutAccuracy;
         const problem =
-          inside < 0 ? LEFT_OUTSIDE : judge(layer, besides(path, inside + 0.1), besides(path, inside));
+          inside < 0 ? 'sticks-out' : judge(layer, besides(path, inside + 0.1), besides(path, inside));
         if (problem === null) continue;
         return [
-          {
-            checkId: 'raw-edge',
-            severity: 'warn',
-            stepId,
-            text: `${called}, ${width} mm wide, does not hide the edge of ${layer.name}: ${problem}.`,
-            advice:
-              problem === TOO_SHORT || inside < 0
-                ? 'Cut on the line, or stitch a wider satin.'
-                : 'Trim it close before this stop.'
-          }
+          problem === 'too-short'
+            ? found(
+                'raw-edge/too-short',
+                stepId,
+                { called, widthMm: width, piece: layer.name },
+                layer.pieceId
+              )
+            : found(
+                'raw-edge/sticks-out',
+                stepId,
+                { called, widthMm: width, piece: layer.name, stray: inside < 0 },
+                layer.pieceId
+              )
         ];
       }
     }
@@ -57,23 +61,20 @@ function underSatin(context: CheckContext): Finding[] {
   });
 }
 
-const LEFT_OUTSIDE = 'its cut edge can stick out';
-const TOO_SHORT = 'it hardly reaches under the satin';
-
 /** Cloth must end within the satin: on one side of its band, and under it by more than a maker’s hand strays. */
 function judge(
   layer: Layer,
   beyond: ReturnType<typeof besides>,
   within: ReturnType<typeof besides>
-): string | null {
+): 'sticks-out' | 'too-short' | null {
   const on = (points: readonly (readonly [number, number])[]): number =>
     points.filter(([x, y]) => liesAt(layer, [x, y])).length / Math.max(1, points.length);
   const [one, other] = [on(beyond.map(([point]) => point)), on(beyond.map(([, point]) => point))];
-  if (one > STRAY && other > STRAY) return LEFT_OUTSIDE;
+  if (one > STRAY && other > STRAY) return 'sticks-out';
   // A line this piece does not end at, as the slot in another piece.
   if (one <= STRAY && other <= STRAY) return null;
   const inner = on(within.map(([a, b]) => (one > other ? a : b)));
-  return inner < 1 - STRAY ? TOO_SHORT : null;
+  return inner < 1 - STRAY ? 'too-short' : null;
 }
 
 /** Cut edges that fray, and pre-cut pieces, over which nothing is stitched before the work leaves the ring. */
@@ -94,13 +95,12 @@ function leftRaw(context: CheckContext): Finding[] {
     );
     if (open.length < points.length * 0.4) return [];
     return [
-      {
-        checkId: 'raw-edge',
-        severity: 'warn',
-        stepId: leavingAfter(context.item, at) ?? context.item.steps[at]?.id ?? null,
-        text: `The cut edge of ${findPiece(context.item, pieceId)?.name ?? 'a piece'} is left raw: no edge is stitched over it.`,
-        advice: 'Add the satin or zigzag that covers the edge.'
-      }
+      found(
+        'raw-edge/left-raw',
+        leavingAfter(context.item, at) ?? context.item.steps[at]?.id ?? null,
+        { piece: findPiece(context.item, pieceId)?.name ?? 'a piece' },
+        pieceId
+      )
     ];
   };
   const cut = handed(context, 'trim', 'cut-away-behind', 'cut-through').flatMap(

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findLine } from '$lib/core/documents/item';
 import { type Layer, shareOn } from '$lib/core/making/stack';
 import { type Check, type Finding, handed, isStabiliser } from './finding';
@@ -20,23 +21,19 @@ export const reachable: Check = (context) =>
       const below = before.layers.slice(0, at).find(hides);
       if (above && below)
         return [
-          {
-            checkId: 'reachable',
-            severity: 'stop',
-            stepId: step.id,
-            text: `${layer.name} cannot be trimmed any more: it lies between ${below.name} and ${above.name}.`,
-            advice: `Trim it before ${(isStabiliser(above) ? below : above).name} goes on.`
-          }
+          found(
+            'reachable/between',
+            step.id,
+            {
+              layer: layer.name,
+              below: below.name,
+              above: above.name,
+              last: (isStabiliser(above) ? below : above).name
+            },
+            pieceId
+          )
         ];
       if (op.do !== 'trim' || layer.where === 'hooped' || layer.holds.includes('stitched')) return [];
-      return [
-        {
-          checkId: 'reachable',
-          severity: 'warn',
-          stepId: step.id,
-          text: `${layer.name} is trimmed before any stitch holds it.`,
-          advice: 'Stitch its tack-down first.'
-        }
-      ];
+      return [found('reachable/loose', step.id, { layer: layer.name }, pieceId)];
     });
   });

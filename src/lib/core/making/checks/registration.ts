@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findLine, type Item } from '$lib/core/documents/item';
 import { type Check, type CheckContext, type Finding, handed, runsAlong, runsOf } from './finding';
 
@@ -19,15 +20,7 @@ function unhooped(context: CheckContext): Finding[] {
     if (!out.has(step.hoopingId)) return [];
     const number = plan.steps.find(({ itemStepId }) => itemStepId === step.id)?.stop?.machineNumber;
     if (number === null || number === undefined) return [];
-    return [
-      {
-        checkId: 'registration',
-        severity: 'stop',
-        stepId: step.id,
-        text: `Stop ${number} runs after the work is out of the hoop, so it cannot meet the stops before it.`,
-        advice: 'Unhoop only when every stop of this hooping is done.'
-      }
-    ];
+    return [found('registration/unhooped', step.id, { stop: number })];
   });
 }
 
@@ -46,15 +39,7 @@ function wrongHooping(context: CheckContext): Finding[] {
     const frames = lineIds.flatMap((id) => findLine(context.item, id)?.frame ?? []);
     const now = hooped[at];
     if (!now || frames.length === 0 || frames.every((frame) => frame === now)) return [];
-    return [
-      {
-        checkId: 'registration',
-        severity: 'stop',
-        stepId,
-        text: `${called} belongs to another hooping than the one in the ring.`,
-        advice: 'Move it back to its own hooping.'
-      }
-    ];
+    return [found('registration/other-hooping', stepId, { called })];
   });
 }
 
@@ -80,14 +65,6 @@ function unplaced(context: CheckContext): Finding[] {
       )
     )
       return [];
-    return [
-      {
-        checkId: 'registration',
-        severity: 'stop',
-        stepId: step.id,
-        text: 'The piece comes from another hooping, and no placement line is stitched for it in this one.',
-        advice: 'Stitch its placement line first, then lay the piece on it.'
-      }
-    ];
+    return [found('registration/unplaced', step.id, {})];
   });
 }

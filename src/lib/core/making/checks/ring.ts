@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { extents } from '$lib/core/base/geometry';
 import { formatSize } from '$lib/core/base/units';
 import { type Check, type Finding, handed } from './finding';
@@ -12,11 +13,7 @@ export const ring: Check = (context) =>
       if (width >= needed.width && height >= needed.height) return [];
       return [
         {
-          checkId: 'ring',
-          severity: 'stop',
-          stepId: step.id,
-          text: `${name} is smaller than the ring, ${formatSize(needed, context.plan.unit)}, so not all four edges are caught.`,
-          advice: 'Cut it 25 mm larger than the ring on every side.',
+          ...found('ring/small', step.id, { piece: name, ...needed, unit: context.plan.unit }, pieceId),
           fix: {
             label: 'Cut it by the rule',
             apply: (item) => ({

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { addHandStep } from '$lib/core/documents/item';
 import { type Check, type Finding, handed, layStepOf } from './finding';
 
@@ -18,11 +19,7 @@ export const sliding: Check = (context) => {
       found.add(pieceId);
       return [
         {
-          checkId: 'sliding',
-          severity: 'warn',
-          stepId: layStepOf(item, pieceId)?.id ?? step.id,
-          text: `${name} can fold under the hoop while it slides on.`,
-          advice: 'Support it, and look underneath before the next stop.',
+          ...found('sliding/folds', layStepOf(item, pieceId)?.id ?? step.id, { piece: name }, pieceId),
           fix: {
             label: 'Look underneath',
             apply: (before) => addHandStep(before, step.id, `look-${step.id}`, { do: 'check-under' })

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { liesAt } from '$lib/core/making/stack';
 import { besides, type Check, EDGES, type Finding, isStabiliser, runsOf } from './finding';
 
@@ -16,13 +17,5 @@ export const slot: Check = (context) =>
       );
     });
     if (!bare) return [];
-    return [
-      {
-        checkId: 'slot',
-        severity: 'stop',
-        stepId,
-        text: `${called} has no stabiliser under a part of its edge: it was cut away before.`,
-        advice: 'Trim only the cloth; the stabiliser stays whole until the edge is stitched.'
-      }
-    ];
+    return [found('slot/no-stabiliser', stepId, { called })];
   });

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import type { MaterialKind } from '$lib/core/documents/item';
 import { type Layer, liesAt, shareOn } from '$lib/core/making/stack';
 import {
@@ -27,17 +28,15 @@ export const stabiliser: Check = (context) => [...carried(context), ...leftOver(
 function carried(context: CheckContext): Finding[] {
   const said = new Set<string>();
   return runsOf(context).flatMap((run): Finding[] => {
-    const found = judge(run, context);
+    const finding = judge(run, context);
     const hooping = context.item.steps[run.at]?.hoopingId ?? '';
-    if (!found || said.has(`${hooping} ${found.text}`)) return [];
-    said.add(`${hooping} ${found.text}`);
-    return [{ checkId: 'stabiliser', stepId: run.stepId, ...found }];
+    if (!finding || said.has(`${hooping} ${finding.text}`)) return [];
+    said.add(`${hooping} ${finding.text}`);
+    return [finding];
   });
 }
 
-type Judged = Pick<Finding, 'severity' | 'text' | 'advice'>;
-
-function judge(run: StopRun, context: CheckContext): Judged | null {
+function judge(run: StopRun, context: CheckContext): Finding | null {
   const { before, paths, role } = run;
   const under = before.layers.filter(
     (layer) =>
@@ -46,12 +45,7 @@ function judge(run: StopRun, context: CheckContext): Judged | null {
       (layer.where !== 'above' || layer.material.kind === 'sticky-wash-away') &&
       (paths.length === 0 || paths.some((path) => shareOn(layer, path) > 0.3))
   );
-  if (under.length === 0)
-    return {
-      severity: 'stop',
-      text: 'No stabiliser is in the ring under these stitches.',
-      advice: 'Hoop stabiliser, caught by the ring on all four edges.'
-    };
+  if (under.length === 0) return found('stabiliser/none', run.stepId, {});
   const lasting = under.find(({ material }) => !WASHES_OUT.includes(material.kind));
   const cloth = before.layers.filter(
     (layer) => !isStabiliser(layer) && paths.some((path) => shareOn(layer, path) > 0.5)
@@ -60,47 +54,24 @@ function judge(run: StopRun, context: CheckContext): Judged | null {
     const stays = before.layers.find(
       ({ material, where }) => where === 'hooped' && STAYS.includes(material.kind)
     );
-    if (stays)
-      return {
-        severity: 'stop',
-        text: `${stays.name} stays in open work: lace and cutwork need a stabiliser that washes out.`,
-        advice: 'Hoop wash-away instead.'
-      };
+    if (stays) return found('stabiliser/stays', run.stepId, { layer: stays.name }, stays.pieceId);
     if (role !== 'bars' && plies(under) < 2 && cloth.length === 0)
-      return {
-        severity: 'warn',
-        text: 'One layer of wash-away is too light for lace.',
-        advice: 'Hoop two layers, three for dense lace.'
-      };
+      return found('stabiliser/light-lace', run.stepId, {});
   }
   const edged = EDGES.includes(role) && role === 'satin-edge' ? rawUnder(run, context) : [];
   if (edged.length > 0 && plies(under) < 2) {
-    if (lasting?.material.kind === 'tear-away')
-      return {
-        severity: 'warn',
-        text: 'One layer of tear-away tears through under a satin edge.',
-        advice: 'Hoop two layers.'
-      };
-    if (edged.length < 2 && !lasting)
-      return {
-        severity: 'warn',
-        text: 'One layer of wash-away is too light for a satin edge on a single piece.',
-        advice: 'Hoop two layers, or one heavy film.'
-      };
+    if (lasting?.material.kind === 'tear-away') return found('stabiliser/tears-through', run.stepId, {});
+    if (edged.length < 2 && !lasting) return found('stabiliser/light-edge', run.stepId, {});
   }
   const stretch = before.layers.find(
     ({ material, where }) => where === 'hooped' && STRETCHES.includes(material.kind)
   );
   if (stretch && under.every(({ material }) => material.kind === 'tear-away'))
-    return {
-      severity: 'warn',
-      text: `${stretch.name} stretches, and tear-away does not hold it.`,
-      advice: 'Hoop cutaway or soft mesh instead.'
-    };
+    return found('stabiliser/stretch', run.stepId, { layer: stretch.name }, stretch.pieceId);
   return dense(run, context, under);
 }
 
-function dense({ stepId, stop }: StopRun, { plan }: CheckContext, under: Layer[]): Judged | null {
+function dense({ stepId, stop }: StopRun, { plan }: CheckContext, under: Layer[]): Finding | null {
   const { field } = plan.hoop;
   const planned = plan.steps.find(({ itemStepId }) => itemStepId === stepId)?.stop;
   const stitches = planned?.stitches ?? 0;
@@ -112,11 +83,7 @@ function dense({ stepId, stop }: StopRun, { plan }: CheckContext, under: Layer[]
     plies(under) > 1
   )
     return null;
-  return {
-    severity: 'note',
-    text: `Stop ${stop.number ?? '?'} is dense: ${stitches.toLocaleString('en')} stitches.`,
-    advice: 'Float another layer of stabiliser under the hoop.'
-  };
+  return found('stabiliser/dense', stepId, { stop: stop.number, stitches });
 }
 
 const plies = (layers: Layer[]): number => layers.reduce((sum, layer) => sum + layer.plies, 0);
@@ -149,13 +116,12 @@ function leftOver(context: CheckContext): Finding[] {
     if (!left) continue;
     const hooped = handed(context, 'hoop').find(({ op }) => op.pieceIds.includes(left.pieceId));
     return [
-      {
-        checkId: 'stabiliser',
-        severity: 'warn',
-        stepId: hooped?.step.id ?? null,
-        text: `${left.name} (${left.material.name.toLowerCase()}) is still there at the edge in the end.`,
-        advice: 'Use a stabiliser that tears or washes off, and add the step that takes it off.'
-      }
+      found(
+        'stabiliser/left',
+        hooped?.step.id ?? null,
+        { layer: left.name, material: left.material.name.toLowerCase() },
+        left.pieceId
+      )
     ];
   }
   return [];

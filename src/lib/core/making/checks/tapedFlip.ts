@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { addHandStep } from '$lib/core/documents/item';
 import { type Check, type Finding, handed } from './finding';
 
@@ -10,11 +11,12 @@ export const tapedFlip: Check = (context) =>
     const previous = context.item.steps[at - 1]?.id ?? null;
     return [
       {
-        checkId: 'taped-flip',
-        severity: 'warn',
-        stepId: step.id,
-        text: `${by} still hold${by === 'Tape' ? 's' : ''} ${layer.name} when it is flipped.`,
-        advice: `Take ${by === 'Tape' ? 'the tape' : 'every pin'} off before the flip.`,
+        ...found(
+          by === 'Tape' ? 'taped-flip/tape' : 'taped-flip/pins',
+          step.id,
+          { piece: layer.name },
+          layer.pieceId
+        ),
         fix: {
           label: `${by} off first`,
           apply: (item) =>

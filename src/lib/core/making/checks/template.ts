@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { mirrored, type Path } from '$lib/core/base/geometry';
 import { findLine, type Item } from '$lib/core/documents/item';
 import { samplesOf } from '$lib/core/making/stack';
@@ -16,13 +17,12 @@ export const template: Check = ({ item }) =>
       return [];
     return [
       {
-        checkId: 'template',
-        severity: 'stop',
-        stepId: layStepOf(item, piece.id)?.id ?? null,
-        text: `${piece.name} is cut the wrong way round for its line.`,
-        advice: piece.template.wrongSideUp
-          ? 'Cut wrong side up, the shape must be mirrored.'
-          : 'Cut right side up, the shape must not be mirrored.',
+        ...found(
+          'template/wrong-way',
+          layStepOf(item, piece.id)?.id ?? null,
+          { piece: piece.name, wrongSideUp: piece.template.wrongSideUp },
+          piece.id
+        ),
         fix: { label: 'Turn the shape round', apply: (before) => turned(before, piece.id) }
       }
     ];

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findPiece, type Role } from '$lib/core/documents/item';
 import { type Check, type Finding, runsOf } from './finding';
 
@@ -10,13 +11,5 @@ export const through: Check = (context) =>
     const piece = under && findPiece(context.item, under.pieceId);
     if (!SEEN.includes(role) || meant || !piece || (piece.shows !== 'back' && piece.shows !== 'lining'))
       return [];
-    return [
-      {
-        checkId: 'through',
-        severity: 'warn',
-        stepId,
-        text: `${called} would go through ${piece.name} and show there.`,
-        advice: `Stitch it before ${piece.name} goes on, or say that it is meant so.`
-      }
-    ];
+    return [found('through/back', stepId, { called, piece: piece.name }, piece.id)];
   });

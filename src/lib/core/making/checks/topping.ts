@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { findPiece } from '$lib/core/documents/item';
 import { type Check, type Finding, handed } from './finding';
 
@@ -8,13 +9,12 @@ export const topping: Check = (context) => {
   return handed(context, 'topping-on').flatMap(({ op, step }): Finding[] => {
     if (!last.layers.some(({ pieceId }) => pieceId === op.pieceId)) return [];
     return [
-      {
-        checkId: 'topping',
-        severity: 'warn',
-        stepId: step.id,
-        text: `${findPiece(context.item, op.pieceId)?.name ?? 'The topping'} is never taken off.`,
-        advice: 'Tear it off, or rinse it out, at the end.'
-      }
+      found(
+        'topping/left',
+        step.id,
+        { piece: findPiece(context.item, op.pieceId)?.name ?? 'The topping' },
+        op.pieceId
+      )
     ];
   });
 };

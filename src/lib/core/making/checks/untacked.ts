@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import type { Role } from '$lib/core/documents/item';
 import { type Check, type Finding, runsOf, WASHES_OUT } from './finding';
 
@@ -21,15 +22,7 @@ export const untacked: Check = (context) => {
       )
         return [];
       said.add(pieceId);
-      return [
-        {
-          checkId: 'untacked',
-          severity: 'warn',
-          stepId,
-          text: `${name} is not tacked down yet when ${called.replace('Stop', 'stop')} runs.`,
-          advice: 'Let its tack-down stitch first.'
-        }
-      ];
+      return [found('untacked/over', stepId, { piece: name, called }, pieceId)];
     });
   });
 };

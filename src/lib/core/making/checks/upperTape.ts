@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { editStep, type Item } from '$lib/core/documents/item';
 import { type Check, type Finding, layStepsOf, runsOf } from './finding';
 
@@ -18,13 +19,9 @@ export const upperTape: Check = (context) =>
         editStep(item, laid.id, { op: { ...laid.op, hold: { by: 'tape', strips: 4 } } });
       return [
         {
-          checkId: 'upper-tape',
-          severity: 'warn',
-          stepId: laid.id,
-          text: over
-            ? `Only ${over.name} is held; ${layer.name} beneath it can shift.`
-            : `Nothing holds ${layer.name} when it is stitched.`,
-          advice: over ? 'Tape both layers, each by itself.' : 'Tape, spray or pin it first.',
+          ...(over
+            ? found('upper-tape/only-upper', laid.id, { over: over.name, piece: layer.name }, layer.pieceId)
+            : found('upper-tape/nothing', laid.id, { piece: layer.name }, layer.pieceId)),
           fix: { label: `Tape ${layer.name}`, apply: tape }
         }
       ];

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { shareOn } from '$lib/core/making/stack';
 import { type Check, type Finding, isStabiliser, runsOf } from './finding';
 
@@ -11,13 +12,5 @@ export const uncutWindow: Check = (context) =>
       (layer) => !isStabiliser(layer) && paths.some((path) => shareOn(layer, path) > 0.5)
     );
     if (!cloth) return [];
-    return [
-      {
-        checkId: 'window',
-        severity: 'stop',
-        stepId,
-        text: `${called} lays its bars on ${cloth.name}, which is not cut yet.`,
-        advice: 'Cut the cloth inside the line first.'
-      }
-    ];
+    return [found('window/uncut', stepId, { called, cloth: cloth.name })];
   });

@@ -1,3 +1,4 @@
+import { found } from '$lib/core/craft/findings';
 import { extents, type Point } from '$lib/core/base/geometry';
 import { findPiece, type Item } from '$lib/core/documents/item';
 import { type Layer, liesAt } from '$lib/core/making/stack';
@@ -11,11 +12,7 @@ function metal({ item }: CheckContext): Finding[] {
     piece.material.kind === 'metal-zip'
       ? [
           {
-            checkId: 'zip',
-            severity: 'stop',
-            stepId: layStepOf(item, piece.id)?.id ?? null,
-            text: `${piece.name} is a metal zip, and a metal zip breaks needles.`,
-            advice: 'Use a nylon zip.',
+            ...found('zip/metal', layStepOf(item, piece.id)?.id ?? null, { piece: piece.name }, piece.id),
             fix: { label: 'Nylon', apply: (before) => nylon(before, piece.id) }
           }
         ]
@@ -49,15 +46,7 @@ function closed(context: CheckContext): Finding[] {
       if (under.zip !== 'closed' || under === layer || said.has(under.pieceId)) return [];
       if (!middle(under).some((point) => liesAt(layer, point))) return [];
       said.add(under.pieceId);
-      return [
-        {
-          checkId: 'zip',
-          severity: 'stop',
-          stepId: step.id,
-          text: `${under.name} is still closed when ${layer.name} covers it, so the work cannot be turned.`,
-          advice: 'Open the zip three quarters before you lay it.'
-        }
-      ];
+      return [found('zip/closed', step.id, { zip: under.name, piece: layer.name }, under.pieceId)];
     });
   });
 }
@@ -80,13 +69,12 @@ function blocked(context: CheckContext): Finding[] {
     );
     if (!across) return [];
     return [
-      {
-        checkId: 'zip',
-        severity: 'stop',
-        stepId: step.id,
-        text: `${across.name} still lies across ${findPiece(context.item, layer.pieceId)?.name ?? 'the zip'}, so nothing turns through it.`,
-        advice: `Cut ${across.name} away behind the zip.`
-      }
+      found(
+        'zip/blocked',
+        step.id,
+        { across: across.name, zip: findPiece(context.item, layer.pieceId)?.name ?? 'the zip' },
+        across.pieceId
+      )
     ];
   });
 }

@@ -1,0 +1,97 @@
+import { inside, saying } from './saying';
+
+/** Sayings about stabiliser, cloth and thread. */
+export const MATERIAL_SAYINGS = {
+  'stabiliser/none': saying<Record<string, never>>(
+    'stop',
+    () => 'No stabiliser is in the ring under these stitches.',
+    'Hoop stabiliser, caught by the ring on all four edges.'
+  ),
+  'stabiliser/stays': saying<{ layer: string }>(
+    'stop',
+    ({ layer }) => `${layer} stays in open work: lace and cutwork need a stabiliser that washes out.`,
+    'Hoop wash-away instead.'
+  ),
+  'stabiliser/light-lace': saying<Record<string, never>>(
+    'warn',
+    () => 'One layer of wash-away is too light for lace.',
+    'Hoop two layers, three for dense lace.'
+  ),
+  'stabiliser/tears-through': saying<Record<string, never>>(
+    'warn',
+    () => 'One layer of tear-away tears through under a satin edge.',
+    'Hoop two layers.'
+  ),
+  'stabiliser/light-edge': saying<Record<string, never>>(
+    'warn',
+    () => 'One layer of wash-away is too light for a satin edge on a single piece.',
+    'Hoop two layers, or one heavy film.'
+  ),
+  'stabiliser/stretch': saying<{ layer: string }>(
+    'warn',
+    ({ layer }) => `${layer} stretches, and tear-away does not hold it.`,
+    'Hoop cutaway or soft mesh instead.'
+  ),
+  'stabiliser/dense': saying<{ stop: number | null; stitches: number }>(
+    'note',
+    ({ stop, stitches }) => `Stop ${stop ?? '?'} is dense: ${stitches.toLocaleString('en')} stitches.`,
+    'Float another layer of stabiliser under the hoop.'
+  ),
+  'stabiliser/left': saying<{ layer: string; material: string }>(
+    'warn',
+    ({ layer, material }) => `${layer} (${material}) is still there at the edge in the end.`,
+    'Use a stabiliser that tears or washes off, and add the step that takes it off.'
+  ),
+  'pile/no-topping': saying<{ called: string; layer: string }>(
+    'warn',
+    ({ called, layer }) => `${called} sinks into ${layer}: there is no topping on its pile.`,
+    'Lay wash-away film over it before this stop.'
+  ),
+  'topping/left': saying<{ piece: string }>(
+    'warn',
+    ({ piece }) => `${piece} is never taken off.`,
+    'Tear it off, or rinse it out, at the end.'
+  ),
+  'underlay/alone': saying<{ called: string }>(
+    'warn',
+    ({ called }) => `${called} is the underlay of a lace that never comes.`,
+    'Underlay alone falls apart in the water: add the lace stop after it.'
+  ),
+  'film/trapped': saying<{ film: string; piece: string }>(
+    'stop',
+    ({ film, piece }) => `${film} lies under ${piece} and would never come out once that is fused.`,
+    'Take the film off first, or fuse at the end.'
+  ),
+  'iron/vinyl': saying<{ vinyl: string }>(
+    'stop',
+    ({ vinyl }) => `The iron would touch ${vinyl}, and vinyl melts.`,
+    'Press from the other side, or finger-press.'
+  ),
+  'colours/one-line': saying<{
+    stop: number | null;
+    other: number | null;
+    thread: string;
+    otherThread: string;
+  }>(
+    'warn',
+    ({ stop, other, thread, otherThread }) =>
+      `Stops ${stop ?? '?'} and ${other ?? '?'} are seen on one line, in ${thread} and ${otherThread}.`,
+    ({ stop, otherThread }) => `Stitch stop ${stop ?? '?'} in ${otherThread} too.`
+  ),
+  'bobbin/too-long': saying<{ stop: number | null; needsM: number }>(
+    'note',
+    ({ stop, needsM }) => `Stop ${stop ?? '?'} needs ${needsM} m from the bobbin, more than a full one.`,
+    'Halt where it shows least, and change the bobbin there.'
+  ),
+  'bobbin/runs-out': saying<{ stop: number | null; usedM: number; needsM: number }>(
+    'warn',
+    ({ stop, usedM, needsM }) =>
+      `The bobbin can run out inside stop ${stop ?? '?'}: ${usedM} m are used when it begins, and it needs ${needsM} m.`,
+    'Put in a full bobbin before it.'
+  ),
+  'bobbin-colour/seen': saying<{ called: string; thread: string }>(
+    'warn',
+    ({ called, thread }) => `The back of ${inside(called)} is seen, and the bobbin is not ${thread}.`,
+    ({ thread }) => `Put a bobbin wound with ${thread} in before it.`
+  )
+};

@@ -1,0 +1,63 @@
+import { inside, saying } from './saying';
+
+/** Sayings about the order of the work and where pieces lie. */
+export const ORDER_SAYINGS = {
+  'impossible/step': saying<{ problem: string }>(
+    'warn',
+    ({ problem }) => problem,
+    'Move the step, or put what it needs before it.'
+  ),
+  'order/needs': saying<{ step: string; needs: string }>(
+    'stop',
+    ({ step, needs }) => `“${step}” comes before “${needs}”, which it needs.`,
+    ({ needs }) => `Do it after “${needs}”.`
+  ),
+  'registration/unhooped': saying<{ stop: number }>(
+    'stop',
+    ({ stop }) =>
+      `Stop ${stop} runs after the work is out of the hoop, so it cannot meet the stops before it.`,
+    'Unhoop only when every stop of this hooping is done.'
+  ),
+  'registration/other-hooping': saying<{ called: string }>(
+    'stop',
+    ({ called }) => `${called} belongs to another hooping than the one in the ring.`,
+    'Move it back to its own hooping.'
+  ),
+  'registration/unplaced': saying<Record<string, never>>(
+    'stop',
+    () => 'The piece comes from another hooping, and no placement line is stitched for it in this one.',
+    'Stitch its placement line first, then lay the piece on it.'
+  ),
+  'covered/surface': saying<{ called: string; layer: string; hidden: boolean }>(
+    'stop',
+    ({ called, layer, hidden }) =>
+      `${called} would be stitched on ${hidden ? layer : `the wrong side of ${layer}`}, after its surface is covered.`,
+    ({ layer }) => `Stitch it before ${layer} goes on.`
+  ),
+  'through/back': saying<{ called: string; piece: string }>(
+    'warn',
+    ({ called, piece }) => `${called} would go through ${piece} and show there.`,
+    ({ piece }) => `Stitch it before ${piece} goes on, or say that it is meant so.`
+  ),
+  'reachable/between': saying<{ layer: string; below: string; above: string; last: string }>(
+    'stop',
+    ({ layer, below, above }) =>
+      `${layer} cannot be trimmed any more: it lies between ${below} and ${above}.`,
+    ({ last }) => `Trim it before ${last} goes on.`
+  ),
+  'reachable/loose': saying<{ layer: string }>(
+    'warn',
+    ({ layer }) => `${layer} is trimmed before any stitch holds it.`,
+    'Stitch its tack-down first.'
+  ),
+  'untacked/over': saying<{ piece: string; called: string }>(
+    'warn',
+    ({ piece, called }) => `${piece} is not tacked down yet when ${inside(called)} runs.`,
+    'Let its tack-down stitch first.'
+  ),
+  'halts/runs-on': saying<{ stop: number; machine: string }>(
+    'warn',
+    ({ stop, machine }) => `Hands are needed after stop ${stop}, but ${machine} runs straight on.`,
+    'Program a halt after it, or be there to catch the machine.'
+  )
+};
