@@ -11,14 +11,16 @@
 export const wings = {
   base: { units: [], geometry: ['units'] },
   documents: {
-    item: [],
-    shop: ['item'],
-    stash: ['item'],
-    cutJob: ['stash'],
-    plan: ['item', 'shop'],
-    run: ['item', 'plan', 'shop'],
-    order: ['run'],
-    files: ['item', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
+    versions: [],
+    changes: [],
+    item: ['versions'],
+    shop: ['versions', 'item'],
+    stash: ['versions', 'item'],
+    cutJob: ['versions', 'stash'],
+    plan: ['versions', 'item', 'shop'],
+    run: ['versions', 'item', 'plan', 'shop'],
+    order: ['versions', 'run'],
+    files: ['versions', 'item', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
   },
   solvers: {
     strips: [],

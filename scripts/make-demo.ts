@@ -11,6 +11,7 @@ import { plan } from '$lib/core/making/plan';
 import { align, assemble } from '$lib/core/reading/matching';
 import { readChart } from '$lib/core/reading/papers';
 import { constructionOf } from '$lib/core/craft/constructions';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 const shop: Shop = {
   ...defaultShop('shop'),
@@ -157,7 +158,7 @@ function makeRun(id: string, itemId: string, startedAt: string, seed: number): R
   log('finish', null);
   return {
     schema: 'jolt-step/run',
-    version: 1,
+    version: RUN_VERSION,
     id,
     itemId,
     itemName: item.name,
@@ -165,6 +166,7 @@ function makeRun(id: string, itemId: string, startedAt: string, seed: number): R
     finishedAt: new Date(Math.round(at)).toISOString(),
     setup,
     plan: snapshot,
+    item,
     events
   };
 }

@@ -4,6 +4,7 @@
   import { bringInDemo, demoWasLoaded, isEmpty, listItems, live, serverOffersDemo } from '$lib/data';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
+  import { onUndoKey } from './undo';
   import { toast, Toaster } from 'svelte-sonner';
   import { onMount, type Snippet } from 'svelte';
 
@@ -23,6 +24,9 @@
 </script>
 
 <svelte:head><title>Jolt Step</title></svelte:head>
+
+<!-- At the machine nothing is edited, so nothing is taken back there. -->
+<svelte:window onkeydown={(event) => !atMachine && onUndoKey(event)} />
 
 {#if atMachine}
   {@render children()}

@@ -11,7 +11,7 @@ import { changesOf, needing, type Change } from './support/mistakes';
 const list = process.argv.includes('--list');
 const found = (item: Item, setup: Setup): Finding[] =>
   review(item, setup, benchShop).checked.open.filter(({ severity }) => severity !== 'note');
-const keyOf = ({ checkId, stepId, text }: Finding): string => `${checkId} ${stepId ?? ''} ${text}`;
+const keyOf = ({ code, stepId, text }: Finding): string => `${code} ${stepId ?? ''} ${text}`;
 
 const cases = intactCases();
 const alarms = cases.flatMap((each) =>
@@ -43,7 +43,7 @@ for (const base of cases.filter(({ what }) =>
       row.mistakes++;
       if (here.length > 0) row.caught++;
       else if (list) console.log(`missed: ${change.kind}: ${base.what}: ${change.what}`, fresh.map(keyOf));
-      if (here.some(({ checkId }) => checkId !== 'order')) byTraceAlone++;
+      if (here.some(({ code }) => !code.startsWith('order/'))) byTraceAlone++;
     } else {
       row.harmless++;
       if (fresh.length > 0) row.flagged++;

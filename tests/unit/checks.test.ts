@@ -15,15 +15,16 @@ import { type CheckResult, type Finding, review } from '$lib/core/making/checks'
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem, NOW } from './support/badger';
+import { checkOf } from './support/findingWords';
 
 const shop = badgerShop();
 function check(item: Item, machineId = 'left'): CheckResult {
   return review(item, { ...defaultSetup(item, shop), machineId }, shop).checked;
 }
 const said = ({ open }: CheckResult): string[] =>
-  open.map(({ checkId, severity, stepId }) => `${severity} ${checkId} ${stepId ?? ''}`.trim());
+  open.map(({ code, severity, stepId }) => `${severity} ${checkOf(code)} ${stepId ?? ''}`.trim());
 const only = (result: CheckResult, checkId: string): Finding => {
-  const found = result.open.filter((finding) => finding.checkId === checkId);
+  const found = result.open.filter(({ code }) => checkOf(code) === checkId);
   expect(found, checkId).to.have.length(1);
   return found[0] as Finding;
 };
@@ -34,7 +35,7 @@ const lay = (item: Item, stepId: string, change: object): Item => {
 };
 /** The fix mends what was found, and brings nothing new. */
 const expectMended = (item: Item, finding: Finding, machineId?: string): void => {
-  if (!finding.fix) throw new Error(`${finding.checkId} offers no fix`);
+  if (!finding.fix) throw new Error(`${finding.code} offers no fix`);
   expect(said(check(finding.fix.apply(item), machineId))).to.deep.equal([]);
 };
 
@@ -99,7 +100,7 @@ describe('checks', () => {
   it('find a backing laid on the front while the hoop is turned over', () => {
     const wrong = check(lay(tab, 'lay-back', { side: 'above' })).open;
     expect(wrong[0]).to.include({
-      checkId: 'impossible',
+      code: 'impossible/step',
       stepId: 'lay-back',
       text: 'The hoop is turned over, so BACK cannot be laid on the front.'
     });
@@ -158,7 +159,7 @@ describe('checks', () => {
 
   it('find stops after the work is out of the hoop', () => {
     const early = moveStepAfter(tab, 'unhoop', 'stop-5');
-    const found = check(early).open.filter(({ checkId }) => checkId === 'registration');
+    const found = check(early).open.filter(({ code }) => checkOf(code) === 'registration');
     expect(found.map(({ stepId }) => stepId)).to.deep.equal(['stop-6']);
     expect(found[0]?.text).to.match(/^Stop 6 runs after the work is out of the hoop/);
   });

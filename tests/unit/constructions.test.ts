@@ -146,7 +146,8 @@ describe('snap tab', () => {
     expect(tab.remarks.map(({ severity, stepId }) => [severity, stepId])).to.deep.equal([
       ['warn', 'stop-tack-down']
     ]);
-    expect(tab.remarks[0]?.text).to.match(/no row for the tack-down/);
+    expect(tab.remarks[0]).to.include({ code: 'chart/no-row' });
+    expect(tab.remarks[0]?.values).to.deep.equal({ stop: 'tack-down' });
   });
   it('runs one row twice where it stands for stops with hand steps between', () => {
     const tab = makeItem('snap-tab', {}, BADGER_CHART, [
@@ -158,7 +159,10 @@ describe('snap tab', () => {
     );
     expect(passes).to.deep.equal([1, 2]);
     expect(ops(tab).slice(2, 6)).to.deep.equal(['stop-1', 'stop-2', 'lay', 'stop-1-again-2']);
-    expect(tab.remarks.map(({ id }) => id)).to.deep.equal(['extra-stop-2', 'again-stop-1-again-2']);
+    expect(tab.remarks.map(({ code, stepId }) => `${code} ${stepId}`)).to.deep.equal([
+      'chart/extra stop-2',
+      'chart/again stop-1-again-2'
+    ]);
   });
   it('without a chart numbers its own stops and says that the counts are estimates', () => {
     const tab = makeItem('snap-tab', {
@@ -213,9 +217,9 @@ describe('patch in one hooping', () => {
     expect(patch.steps.at(-1)?.needs).to.include.members(['heat-adhesive', 'wait-fray']);
   });
   it('warns when the chart has no border', () => {
-    expect(makeItem('patch', {}, '1 lamp slate 3150').remarks.map(({ id }) => id)).to.deep.equal([
-      'no-row-border'
-    ]);
+    expect(
+      makeItem('patch', {}, '1 lamp slate 3150').remarks.map(({ code, values }) => [code, values.stop])
+    ).to.deep.equal([['chart/no-row', 'border']]);
   });
 });
 

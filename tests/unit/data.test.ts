@@ -1,17 +1,7 @@
 import 'fake-indexeddb/auto';
 import { db } from '$lib/data/db';
 import { loadDemo } from '$lib/data/demo';
-import {
-  addItem,
-  bringItemBack,
-  changeSetup,
-  duplicateItem,
-  getItem,
-  importItem,
-  listItems,
-  putItemAway,
-  saveItem
-} from '$lib/data/items';
+import { addItem, duplicateItem, getItem, importItem, listItems } from '$lib/data/items';
 import { keeping, makeBackup, rememberBackup, restoreBackup, undoRestore } from '$lib/data/backup';
 import {
   addPhoto,
@@ -24,12 +14,14 @@ import {
   prepareRun,
   runDocument
 } from '$lib/data/runs';
-import { getShop, saveShop } from '$lib/data/shop';
+import { changeItem, changeSetup, changeShop, putAway } from '$lib/data/edits';
+import { getShop } from '$lib/data/shop';
 import { readValue } from '$lib/core/documents/files';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { plan } from '$lib/core/making/plan';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 const tab = badgerTab();
 const shop = badgerShop();
@@ -47,17 +39,16 @@ describe('what the browser keeps', () => {
   it('an item with its setup, as it was', async () => {
     await addItem(tab, setup);
     expect(await getItem(tab.id)).to.deep.equal(tab);
-    await saveItem({ ...tab, name: 'Stationmaster' }, '2026-11-24T00:00:00.000Z');
-    expect(await getItem(tab.id)).to.include({
-      name: 'Stationmaster',
-      updatedAt: '2026-11-24T00:00:00.000Z'
-    });
+    await changeItem(tab.id, (item) => ({ ...item, name: 'Stationmaster' }));
+    const changed = await getItem(tab.id);
+    expect(changed).to.include({ name: 'Stationmaster' });
+    expect(Date.parse(changed?.updatedAt ?? '')).to.be.above(Date.parse(tab.updatedAt));
   });
   it('two changes of a setup made before the page could show the first', async () => {
     await addItem(tab, setup);
-    await changeSetup(setup, { ...setup, hoopId: 'hoop-200' });
-    await changeSetup(setup, { ...setup, machineId: 'right' });
-    await changeSetup({ ...setup, person: 'Fern' }, { ...setup, person: undefined });
+    await changeSetup(tab.id, (now) => ({ ...now, hoopId: 'hoop-200' }));
+    await changeSetup(tab.id, (now) => ({ ...now, machineId: 'right' }));
+    await changeSetup(tab.id, (now) => ({ ...now, person: undefined }));
     expect(await db.setups.get(tab.id)).to.include({ hoopId: 'hoop-200', machineId: 'right' });
     expect((await db.setups.get(tab.id))?.person).to.equal(undefined);
   });
@@ -65,9 +56,11 @@ describe('what the browser keeps', () => {
     await addItem(tab, setup);
     const copy = await duplicateItem(tab.id, 'copy', NOW);
     expect(copy).to.include({ id: 'copy', name: 'Test item, copy' });
-    await putItemAway('copy', NOW);
-    expect((await getItem('copy'))?.putAwayAt).to.equal(NOW);
-    await bringItemBack('copy');
+    await putAway('item', 'copy', true, 'putting away');
+    // Putting away is no work on it.
+    expect((await getItem('copy'))?.putAwayAt).to.match(/^20/);
+    expect((await getItem('copy'))?.updatedAt).to.equal(NOW);
+    await putAway('item', 'copy', false, 'bringing back');
     expect(await getItem('copy')).to.not.have.property('putAwayAt');
   });
   it('an item from a file, beside one of the same id, never over it', async () => {
@@ -86,14 +79,15 @@ describe('what the browser keeps', () => {
   });
   it('a shop, once it is changed', async () => {
     expect((await getShop()).unit).to.equal('mm');
-    await saveShop({ ...shop, unit: 'in' });
+    await changeShop((now) => ({ ...now, unit: 'in' }));
     expect((await getShop()).unit).to.equal('in');
   });
 
   describe('a run', () => {
     const head = {
       schema: 'jolt-step/run' as const,
-      version: 1 as const,
+      version: RUN_VERSION,
+      item: null,
       id: 'run',
       itemId: tab.id,
       itemName: tab.name,
@@ -156,7 +150,7 @@ describe('what the browser keeps', () => {
       expect((await getShop()).learned).to.equal(undefined);
       await appendEvent('run', { type: 'finish', stepId: null }, at, 'one');
       expect((await getShop()).learned?.runIds).to.deep.equal(['run']);
-      await saveShop(await getShop());
+      await changeShop(() => shop);
       expect((await db.shops.toArray())[0]).to.not.have.property('learned');
       await markRun('run', { leftOut: true });
       expect((await getShop()).learned).to.equal(undefined);
@@ -186,7 +180,7 @@ describe('what the browser keeps', () => {
       orders: [],
       stash: noStash
     };
-    await saveShop({ ...shop, name: 'Mine', machines: shop.machines.slice(1) });
+    await changeShop(() => ({ ...shop, name: 'Mine', machines: shop.machines.slice(1) }));
     await addItem({ ...tab, name: 'Mine' }, { ...setup, copies: 7 });
     await loadDemo(pack);
     expect((await getShop()).name).to.equal('Mine');
@@ -199,7 +193,7 @@ describe('what the browser keeps', () => {
   it('a demo with its shop and setups in an empty browser, and no second time over', async () => {
     const pack = { shop, items: [tab], setups: [setup], runs: [], orders: [], stash: noStash };
     await loadDemo(pack);
-    await saveItem({ ...tab, name: 'Changed' }, NOW);
+    await changeItem(tab.id, (item) => ({ ...item, name: 'Changed' }));
     await loadDemo(pack);
     expect((await getShop()).name).to.equal(shop.name);
     expect((await getItem(tab.id))?.name).to.equal('Changed');
@@ -222,11 +216,18 @@ describe('what the browser keeps', () => {
   });
   it('goes into one file and comes back as it was, photos too', async () => {
     await addItem(tab, setup);
-    await saveShop({ ...shop, name: 'Mine' });
+    await changeShop(() => ({ ...shop, name: 'Mine' }));
     const planned = plan(tab, setup, shop);
     await prepareRun(
       {
-        ...{ schema: 'jolt-step/run', version: 1, id: 'run', itemId: tab.id, itemName: tab.name },
+        ...{
+          schema: 'jolt-step/run',
+          version: RUN_VERSION,
+          item: null,
+          id: 'run',
+          itemId: tab.id,
+          itemName: tab.name
+        },
         ...{ startedAt: NOW, finishedAt: null, setup, plan: planned }
       },
       0,
@@ -242,7 +243,7 @@ describe('what the browser keeps', () => {
 
     const before = await dump();
     await Promise.all(db.tables.map((table) => table.clear()));
-    await saveShop({ ...shop, name: 'Somebody else’s' });
+    await changeShop(() => ({ ...shop, name: 'Somebody else’s' }));
     const restored = await restoreBackup(text, now);
     expect((await getShop()).name).to.equal('Mine');
     expect(await runDocument('run')).to.deep.include({ id: 'run', itemName: tab.name });

@@ -23,7 +23,7 @@ describe('documents', () => {
     expect(refusal({ schema: 'jolt-step/shop', version: 1 })).to.match(
       /^wrong-kind schema: .*“jolt-step\/shop” instead of “jolt-step\/item”/
     );
-    expect(refusal({ ...tab, version: 2 })).to.match(/^newer version: .*newer Jolt Step.*“version” says 2/);
+    expect(refusal({ ...tab, version: 3 })).to.match(/^newer version: .*newer Jolt Step.*“version” says 3/);
     expect(refusal({ ...tab, version: 'one' })).to.match(/^invalid version/);
     expect(refusal({ ...tab, name: '' })).to.match(/^invalid name: The field “name” of this item is wrong/);
     const [first, ...rest] = tab.pieces;

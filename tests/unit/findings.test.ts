@@ -6,12 +6,13 @@ import { badgerShop, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';
 import { WRONG } from './support/findings';
 import { MORE_WRONG } from './support/moreFindings';
+import { checkOf } from './support/findingWords';
 
 const shop: Shop = { ...roomyShop, machines: badgerShop().machines };
 const found = (item: Item, machineId: string): Finding[] =>
   review(item, { ...defaultSetup(item, shop), machineId }, shop).checked.open;
-const called = ({ severity, checkId, stepId }: Finding): string =>
-  `${severity} ${checkId} ${stepId ?? ''}`.trim();
+const called = ({ severity, code, stepId }: Finding): string =>
+  `${severity} ${checkOf(code)} ${stepId ?? ''}`.trim();
 
 describe('what the checks say of a mistake', () => {
   for (const { construction, answers, what, mistake, finding, text, fix, machineId = 'left' } of [

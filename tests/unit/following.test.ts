@@ -16,13 +16,22 @@ import { db } from '$lib/data/db';
 import { appendEvent, appendFromMachine, eventsOf, lastTold, prepareRun, recentRuns } from '$lib/data/runs';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 const tab = badgerTab();
 const shop = badgerShop();
 const setup = defaultSetup(tab, shop);
 const followed = plan(tab, setup, shop);
 const headOf = (id: string): RunHead => ({
-  ...{ schema: 'jolt-step/run', version: 1, id, itemId: tab.id, itemName: tab.name, startedAt: NOW },
+  ...{
+    schema: 'jolt-step/run',
+    version: RUN_VERSION,
+    item: null,
+    id,
+    itemId: tab.id,
+    itemName: tab.name,
+    startedAt: NOW
+  },
   ...{ finishedAt: null, setup, plan: followed }
 });
 

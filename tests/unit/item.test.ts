@@ -42,7 +42,7 @@ describe('edits of an item', () => {
   });
   it('remove a step, the needs that name it and its remarks, but never the stop of the file', () => {
     const without = removeStep(
-      { ...tab, remarks: [{ id: 'r', severity: 'note', stepId: 'stop-2', text: 'x' }] },
+      { ...tab, remarks: [{ code: 'chart/extra', severity: 'note', stepId: 'stop-2', values: { stop: 2 } }] },
       'stop-2'
     );
     expect(ids(without)).to.not.include('stop-2');

@@ -6,17 +6,15 @@ import { placedKey, type PlannedHooping } from '$lib/core/ordering/day';
 import { makeBackup, restoreBackup } from '../../src/lib/data/backup';
 import { db } from '../../src/lib/data/db';
 import {
-  changeOrder,
   getOrder,
   importOrder,
   listOrders,
   newOrder,
   orderTable,
   prepareHooping,
-  putOrderAway,
   runsOfOrder
 } from '../../src/lib/data/orders';
-import { saveShop } from '../../src/lib/data/shop';
+import { changeOrder, changeShop, putAway } from '../../src/lib/data/edits';
 import { demoItem, demoOrder, demoSetup, demoShop } from './support/demo';
 import { orderOf } from './support/orders';
 
@@ -28,7 +26,7 @@ describe('orders in the browser', () => {
     for (const table of db.tables) await table.clear();
   });
   const fill = async (): Promise<void> => {
-    await saveShop(demoShop());
+    await changeShop(() => demoShop());
     await db.items.bulkAdd(['badger-tab', 'lamp-patch', 'canopy-lace'].map(demoItem));
     await db.setups.bulkAdd(['badger-tab', 'lamp-patch'].map(demoSetup));
     await db.orders.put({ ...demoOrder(), updatedAt: NOW });
@@ -37,7 +35,7 @@ describe('orders in the browser', () => {
   it('a new one keeps hours and rates of the last', async () => {
     const first = await newOrder('a', 'First', '2026-11-27T09:00', NOW, 'badger-tab');
     expect(first.lines).to.have.length(1);
-    await changeOrder('a', (order) => ({ ...order, rates: { ...order.rates, handsHour: 21 } }), NOW);
+    await changeOrder('a', (order) => ({ ...order, rates: { ...order.rates, handsHour: 21 } }));
     const second = await newOrder('b', 'Second', '2026-11-28T09:00', NOW);
     expect(second.rates.handsHour).to.equal(21);
     expect(second.lines).to.deep.equal([]);
@@ -46,19 +44,19 @@ describe('orders in the browser', () => {
   it('two quick changes both hold; one of an order that is gone changes nothing', async () => {
     await fill();
     await Promise.all([
-      changeOrder('gala-weekend', (order) => ({ ...order, customer: 'Platform 2' }), NOW),
-      changeOrder('gala-weekend', (order) => ({ ...order, people: 2 }), NOW)
+      changeOrder('gala-weekend', (order) => ({ ...order, customer: 'Platform 2' })),
+      changeOrder('gala-weekend', (order) => ({ ...order, people: 2 }))
     ]);
     expect(await getOrder('gala-weekend')).to.include({ customer: 'Platform 2', people: 2 });
-    await changeOrder('gone', (order) => order, NOW);
+    await changeOrder('gone', (order) => order);
     expect(await listOrders()).to.have.length(1);
   });
 
   it('is put away and brought back', async () => {
     await fill();
-    await putOrderAway('gala-weekend', NOW);
-    expect((await getOrder('gala-weekend'))?.putAwayAt).to.equal(NOW);
-    await putOrderAway('gala-weekend', undefined);
+    await putAway('order', 'gala-weekend', true, 'putting away');
+    expect((await getOrder('gala-weekend'))?.putAwayAt).to.match(/^20/);
+    await putAway('order', 'gala-weekend', false, 'bringing back');
     expect((await getOrder('gala-weekend'))?.putAwayAt).to.equal(undefined);
   });
 

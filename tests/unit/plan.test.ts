@@ -104,9 +104,9 @@ describe('plan', () => {
   it('warns when the machine is gone', () => {
     const wide = makeItem('snap-tab', { width: 120, height: 94 });
     const setup = { ...defaultSetup(wide, shop), hoopId: 'hoop-100', machineId: 'sold' };
-    expect(plan(wide, setup, shop).warnings.map(({ id, severity }) => `${severity} ${id}`)).to.deep.equal([
-      'warn machine-gone'
-    ]);
+    expect(
+      plan(wide, setup, shop).warnings.map(({ code, text }) => `${code}: ${text.slice(0, 11)}`)
+    ).to.deep.equal(['setup/gone: The machine']);
   });
   it('counts fray fluid as waiting, not as hands', () => {
     const patch = makeItem('patch', { ground: { kind: 'woven', name: 'Cotton', colour: '#31405c' } });

@@ -8,6 +8,7 @@ import { copiesOf, piecesDone } from '$lib/core/ordering/day/progress';
 import { foldRun } from '$lib/core/running/runs';
 import { demoItem, demoSetup, demoShop } from './support/demo';
 import { machine, orderOf, patches, plainPatch, shopOf, SIX } from './support/orders';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 const shop = shopOf([machine('one'), machine('two')]);
 const input = patches(20, shop);
@@ -39,7 +40,14 @@ function runOf(done: number | 'all', more: Partial<Run> = {}): Run {
   for (const { id } of made.plan.steps.slice(0, count)) log('done', id);
   if (done === 'all') log('finish', null);
   return {
-    ...{ schema: 'jolt-step/run', version: 1, id: 'run', itemId: 'patch', itemName: 'Plain patch' },
+    ...{
+      schema: 'jolt-step/run',
+      version: RUN_VERSION,
+      item: null,
+      id: 'run',
+      itemId: 'patch',
+      itemName: 'Plain patch'
+    },
     ...{
       startedAt: '2026-11-27T09:00:00.000Z',
       finishedAt: done === 'all' ? '2026-11-27T12:00:00.000Z' : null

@@ -14,6 +14,7 @@ import fc from 'fast-check';
 import { BADGER_CHART, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';
 import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { checkOf } from './support/findingWords';
 
 const look = (item: Item): Review => review(item, undefined, roomyShop);
 const end = ({ trace }: Review): StackStep => trace.at(-1) as StackStep;
@@ -33,7 +34,7 @@ const ends = (seen: Review): Record<'front' | 'back' | 'lining', string[]> => {
 const said = ({ checked }: Review): string[] =>
   checked.open
     .filter(({ severity }) => severity !== 'note')
-    .map(({ checkId, stepId }) => `${checkId} ${stepId ?? ''}`.trim());
+    .map(({ code, stepId }) => `${checkOf(code)} ${stepId ?? ''}`.trim());
 const withOp = (item: Item, stepId: string, change: object): Item => {
   const step = item.steps.find(({ id }) => id === stepId);
   if (step?.kind !== 'hand') throw new Error(stepId);
@@ -151,7 +152,7 @@ describe('other sandwiches', () => {
     expect(said(look(cutwork))).to.deep.equal([]);
     const bare = look(removeStep(cutwork, 'patch'));
     expect(said(bare)).to.include('holes stop-2');
-    expect(bare.checked.open.find(({ checkId }) => checkId === 'holes')?.text).to.equal(
+    expect(bare.checked.open.find(({ code }) => checkOf(code) === 'holes')?.text).to.equal(
       'Stop 2 stitches over a hole, with nothing under the needle.'
     );
   });

@@ -13,13 +13,15 @@ import {
 import { plan } from '$lib/core/making/plan';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 const tab = badgerTab();
 const shop = badgerShop();
 const setup = defaultSetup(tab, shop);
 const run: Run = {
   schema: 'jolt-step/run',
-  version: 1,
+  version: RUN_VERSION,
+  item: null,
   id: 'run',
   itemId: tab.id,
   itemName: tab.name,

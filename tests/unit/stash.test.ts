@@ -6,7 +6,8 @@ import { plan } from '$lib/core/making/plan';
 import { MARGIN_MM } from '$lib/core/making/sizes';
 import { sizeOf } from '$lib/core/making/sizes/sizing';
 import { serves, usableOf, withoutCorner, worthKeeping } from '$lib/core/preparing/stash';
-import { applyCut, getCutJob, importStash, listStash, saveEntry, stashDocument } from '$lib/data/stash';
+import { changeStash, storeCut } from '$lib/data/edits';
+import { getCutJob, importStash, listStash, stashDocument } from '$lib/data/stash';
 import { db } from '$lib/data/db';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -164,16 +165,21 @@ describe('the stash', () => {
     );
   });
   it('stores a cut with its job or not at all', async () => {
-    await saveEntry(felt);
+    await changeStash('felt', () => felt);
     const job = newCutJob('item', 2);
     const one = { ...felt, count: 1 };
-    await applyCut(job, [{ id: 'felt', before: felt, after: one }]);
+    await storeCut(job, (now) => now, [{ id: 'felt', before: felt, after: one }], 'a cut');
     expect(await listStash()).to.deep.equal([one]);
     expect(await getCutJob('item')).to.deep.equal(job);
-    const late = applyCut({ ...job, wants: [{ itemId: 'item', copies: 9 }] }, [
-      { id: 'new', before: null, after: { ...felt, id: 'new' } },
-      { id: 'felt', before: felt, after: null }
-    ]);
+    const late = storeCut(
+      job,
+      (now) => ({ ...now, wants: [{ itemId: 'item', copies: 9 }] }),
+      [
+        { id: 'new', before: null, after: { ...felt, id: 'new' } },
+        { id: 'felt', before: felt, after: null }
+      ],
+      'a cut'
+    );
     await late.then(
       () => expect.fail('a cut was stored that began with another cloth'),
       (problem: Error) => expect(problem.message).to.match(/Grey felt has been used meanwhile/)
@@ -182,9 +188,9 @@ describe('the stash', () => {
     expect((await getCutJob('item'))?.wants[0]?.copies).to.equal(2);
   });
   it('goes out as a file and comes in again, beside what is there', async () => {
-    await saveEntry(felt);
+    await changeStash('felt', () => felt);
     const file = JSON.stringify(await stashDocument());
-    await saveEntry({ ...felt, count: 9 });
+    await changeStash('felt', () => ({ ...felt, count: 9 }));
     const read = await importStash(
       file.replace('}]', '},{"what":"thread","id":"t","name":"Brass","colour":"#b58a3c","metres":5}]')
     );

@@ -18,6 +18,7 @@ import { badgerShop, badgerTab, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';
 import { events, type Line } from './support/runEvents';
 import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 const shop = badgerShop();
 const tab = badgerTab();
@@ -44,7 +45,8 @@ describe('what the log tells', () => {
     return {
       ...{
         schema: 'jolt-step/run',
-        version: 1,
+        version: RUN_VERSION,
+        item: null,
         id,
         itemId: tab.id,
         itemName: tab.name,

@@ -17,6 +17,7 @@ import {
 import { drawStitches } from '$lib/ui/hoop/drawStitches';
 import { expect } from 'chai';
 import { badgerShop, makeItem } from './support/badger';
+import { checkOf } from './support/findingWords';
 
 const planned = (item: Item, role: Stop['role']): PlanStop => {
   const stop = plan(item, undefined, badgerShop()).steps.find((step) => step.stop?.role === role)?.stop;
@@ -132,7 +133,7 @@ describe('the maker’s own accuracy', () => {
   const patch = makeItem('border-patch', {});
   const raw = (cutAccuracy: number): string[] =>
     review(patch, undefined, { ...badgerShop(), cutAccuracy })
-      .checked.open.filter(({ checkId }) => checkId === 'raw-edge')
+      .checked.open.filter(({ code }) => checkOf(code) === 'raw-edge')
       .map(({ text }) => text);
   it('decides whether a satin is wide enough for the raw edge', () => {
     // A satin of 4 mm, half of it inside: 2 mm are enough for cuts that stray by 1 mm.

@@ -22,6 +22,7 @@ import { expect } from 'chai';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem } from './support/badger';
 import { endOf, roomyShop } from './support/ends';
 import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 function threadsOf(item: Item, more: Partial<Setup> = {}, shop: Shop = roomyShop): ThreadPlan {
   const setup = { ...defaultSetup(item, shop), ...more };
@@ -157,7 +158,14 @@ describe('what run-outs and runs tell', () => {
     before.forEach(({ id }) => events.push(event('done', id, 10)));
     events.push(event('done', stop?.id ?? '', 1810));
     const run: Run = {
-      ...{ schema: 'jolt-step/run', version: 1, id: 'run', itemId: plan.itemId, itemName: plan.itemName },
+      ...{
+        schema: 'jolt-step/run',
+        version: RUN_VERSION,
+        item: null,
+        id: 'run',
+        itemId: plan.itemId,
+        itemName: plan.itemName
+      },
       ...{ startedAt: '2026-11-20T10:00:00.000Z', finishedAt: null, plan, events },
       setup: defaultSetup(badgerTab(), badgerShop())
     };

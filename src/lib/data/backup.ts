@@ -1,5 +1,13 @@
-import { type Backup, type DocumentError, readDocument, readValue } from '$lib/core/documents/files';
+import {
+  type Backup,
+  BACKUP_VERSION,
+  type DocumentError,
+  readDocument,
+  readValue
+} from '$lib/core/documents/files';
 import { db } from './db';
+import { editHistory } from './history';
+import { readable } from './rows';
 import { runDocuments } from './runs';
 
 const LAST = 'last-backup';
@@ -29,13 +37,13 @@ const all = [
  */
 export async function makeBackup(now: string): Promise<Backup> {
   const stored = await db.transaction('r', all, async () => ({
-    items: await db.items.toArray(),
-    setups: await db.setups.toArray(),
-    shop: (await db.shops.toArray())[0] ?? null,
+    items: readable('item', await db.items.toArray()),
+    setups: readable('setup', await db.setups.toArray()),
+    shop: readable('shop', await db.shops.toArray())[0] ?? null,
     runs: await runDocuments(),
-    orders: await db.orders.toArray(),
-    stash: await db.stash.toArray(),
-    cutJobs: await db.cutJobs.toArray(),
+    orders: readable('order', await db.orders.toArray()),
+    stash: readable('line of the stash', await db.stash.toArray()),
+    cutJobs: readable('cut job', await db.cutJobs.toArray()),
     meta: await db.meta.toArray(),
     photos: await db.photos.toArray()
   }));
@@ -46,7 +54,7 @@ export async function makeBackup(now: string): Promise<Backup> {
       base64: toBase64(new Uint8Array(await image.arrayBuffer()))
     }))
   );
-  return { schema: 'jolt-step/backup', version: 1, at: now, ...stored, photos };
+  return { schema: 'jolt-step/backup', version: BACKUP_VERSION, at: now, ...stored, photos };
 }
 
 /** Remembers that a backup was kept. */
@@ -77,6 +85,8 @@ export async function undoRestore(before: Backup): Promise<void> {
 }
 
 async function replaceAll(backup: Backup): Promise<void> {
+  // What was edited before is gone with the rest.
+  editHistory.forget();
   const photos = backup.photos.map(({ type, base64, ...photo }) => ({
     ...photo,
     image: new Blob([fromBase64(base64)], { type })
@@ -130,12 +140,6 @@ async function littleRoom(): Promise<number | null> {
   if (quota === undefined || usage === undefined) return null;
   const room = quota - usage;
   return room < LITTLE_ROOM ? Math.max(0, room) : null;
-}
-
-/** Asks the browser not to clear what is kept when its disk runs short; it may say no. */
-export async function askToKeep(): Promise<void> {
-  if ('storage' in navigator && 'persist' in navigator.storage && !(await navigator.storage.persisted()))
-    await navigator.storage.persist();
 }
 
 function toBase64(bytes: Uint8Array): string {

@@ -3,26 +3,30 @@ export { clientId, freshId } from './client';
 export { type Photo } from './db';
 export { demoWasLoaded, isEmpty } from './demo';
 export {
-  addItem,
-  bringItemBack,
+  changeCutJob,
+  changeItem,
+  changeItemAndSetup,
+  changeOrder,
   changeSetup,
-  duplicateItem,
-  getItem,
-  importItem,
-  listItems,
-  putItemAway,
-  saveItem
-} from './items';
+  changeShop,
+  changeStash,
+  NotStored,
+  putAway,
+  redoEdit,
+  storeCut,
+  undoEdit
+} from './edits';
+export { editHistory } from './history';
+export { addItem, duplicateItem, getItem, importItem, listItems } from './items';
+export { isKept } from './keep';
 export { live } from './live.svelte';
 export {
-  changeOrder,
   importOrder,
   newOrder,
   ordersWithProgress,
   type OrderTable,
   orderTable,
-  prepareHooping,
-  putOrderAway
+  prepareHooping
 } from './orders';
 export {
   addPhoto,
@@ -40,9 +44,9 @@ export {
   runDocuments
 } from './runs';
 export { bringInDemo, serverOffersDemo } from './server';
-export { getShop, RECENT, saveShop, teaches } from './shop';
+export { getShop, RECENT, teaches } from './shop';
 export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.svelte';
-export { applyCut, importStash, listStash, removeEntry, saveCutJob, saveEntry, stashDocument } from './stash';
+export { importStash, listStash, stashDocument } from './stash';
 export { keepVoice, type Voice, voiceKept } from './voice';
 export {
   cuttingMat,

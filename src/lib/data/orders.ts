@@ -12,34 +12,20 @@ import {
 import { bobbinMeasures } from '$lib/core/running/learning';
 import { format } from 'date-fns';
 import { db } from './db';
+import { getSetup, listItems } from './items';
+import { askToKeep } from './keep';
+import { readable, readOne } from './rows';
 import { eventsOf, prepareRun, recentRuns } from './runs';
 import { getShop } from './shop';
 import { THREAD_RUNS } from './workbench';
 
 /** Orders, the last worked on first; those put away too. */
-export function listOrders(): Promise<Order[]> {
-  return db.orders.orderBy('updatedAt').reverse().toArray();
+export async function listOrders(): Promise<Order[]> {
+  return readable('order', await db.orders.orderBy('updatedAt').reverse().toArray());
 }
 
-export function getOrder(id: string): Promise<Order | undefined> {
-  return db.orders.get(id);
-}
-
-/**
- * Changes an order as it stands in the store, so that two quick changes both hold.
- *
- * @param change what to make of it
- */
-export async function changeOrder(id: string, change: (order: Order) => Order, now: string): Promise<void> {
-  await db.transaction('rw', db.orders, async () => {
-    const stored = await db.orders.get(id);
-    if (stored) await db.orders.put({ ...change(stored), updatedAt: now });
-  });
-}
-
-/** Puts an order away, off the list but not gone. */
-export async function putOrderAway(id: string, now: string | undefined): Promise<void> {
-  await db.orders.update(id, { putAwayAt: now });
+export async function getOrder(id: string): Promise<Order | undefined> {
+  return readOne('order', await db.orders.get(id));
 }
 
 /**
@@ -74,6 +60,7 @@ export async function newOrder(
     rates: last?.rates ?? DEFAULT_RATES
   };
   await db.orders.add(order);
+  askToKeep();
   return order;
 }
 
@@ -95,7 +82,7 @@ export async function importOrder(
 
 /** Runs that stitch an order with their events, the first first. */
 export async function runsOfOrder(orderId: string): Promise<Run[]> {
-  const heads = await db.runs.where('order.orderId').equals(orderId).sortBy('startedAt');
+  const heads = readable('run', await db.runs.where('order.orderId').equals(orderId).sortBy('startedAt'));
   return Promise.all(heads.map(async (head): Promise<Run> => ({ ...head, events: await eventsOf(head.id) })));
 }
 
@@ -124,12 +111,12 @@ export async function orderTable(id: string): Promise<OrderTable | undefined> {
   if (!order) return undefined;
   const [shop, items, runs, recent] = await Promise.all([
     getShop(),
-    db.items.toArray(),
+    listItems(),
     runsOfOrder(id),
     recentRuns(THREAD_RUNS)
   ]);
   const wanted = new Set(order.lines.map(({ itemId }) => itemId));
-  const setups = await db.setups.bulkGet([...wanted]);
+  const setups = await Promise.all([...wanted].map(getSetup));
   return {
     order,
     runs,
@@ -178,6 +165,7 @@ export async function prepareHooping(
       startedAt: new Date(at).toISOString(),
       finishedAt: null,
       ...made,
+      item: found.item,
       order: { orderId: order.id, lineId, stage, copies, stationId, hoopId, way, names }
     },
     at,

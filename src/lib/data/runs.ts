@@ -2,14 +2,15 @@ import type { Run, RunEvent, RunHead } from '$lib/core/documents/run';
 import { foldRun, followMachine } from '$lib/core/running/runs';
 import type { MachineEvent } from '$lib/core/running/standIn';
 import { db, type Photo } from './db';
+import { readable, readOne } from './rows';
 
 /** Runs, the latest first. */
-export function listRuns(): Promise<RunHead[]> {
-  return db.runs.orderBy('startedAt').reverse().toArray();
+export async function listRuns(): Promise<RunHead[]> {
+  return readable('run', await db.runs.orderBy('startedAt').reverse().toArray());
 }
 
-export function getRun(id: string): Promise<RunHead | undefined> {
-  return db.runs.get(id);
+export async function getRun(id: string): Promise<RunHead | undefined> {
+  return readOne('run', await db.runs.get(id));
 }
 
 /** Events of a run in the order they happened. */
@@ -59,7 +60,7 @@ export async function appendFromMachine(
   client: string
 ): Promise<number> {
   return db.transaction('rw', db.runs, db.events, async () => {
-    const head = await db.runs.get(runId);
+    const head = await getRun(runId);
     if (!head) return 0;
     const events = await eventsOf(runId);
     if (lastTold(events, session) >= told.seq) return 0;
@@ -116,12 +117,15 @@ export async function recentRuns(
   most: number,
   wanted: (head: RunHead) => boolean = () => true
 ): Promise<Run[]> {
-  const heads = await db.runs
-    .orderBy('startedAt')
-    .reverse()
-    .filter((head) => head.finishedAt !== null && wanted(head))
-    .limit(most)
-    .toArray();
+  const heads = readable(
+    'run',
+    await db.runs
+      .orderBy('startedAt')
+      .reverse()
+      .filter((head) => head.finishedAt !== null && wanted(head))
+      .limit(most)
+      .toArray()
+  );
   const ids = heads.map(({ id }) => id);
   const events = await db.events.where('runId').anyOf(ids).toArray();
   return heads.map((head) => ({ ...head, events: events.filter(({ runId }) => runId === head.id) }));
@@ -142,7 +146,7 @@ export async function removePhoto(id: string): Promise<void> {
 
 /** A run with its events, as one document. */
 export async function runDocument(id: string): Promise<Run | undefined> {
-  const head = await db.runs.get(id);
+  const head = await getRun(id);
   return head && { ...head, events: await eventsOf(id) };
 }
 

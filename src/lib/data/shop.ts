@@ -1,11 +1,10 @@
 import type { RunHead } from '$lib/core/documents/run';
-import { DEFAULT_HAND_TIMES, defaultShop, type Learned, type Shop } from '$lib/core/documents/shop';
+import { defaultShop, type Learned, type Shop } from '$lib/core/documents/shop';
 import { learnFromRuns } from '$lib/core/running/learning';
 import { db } from './db';
+import { SHOP_ID } from './edits';
+import { readOne } from './rows';
 import { MARKED, recentRuns } from './runs';
-
-/** One browser holds one shop. */
-const SHOP_ID = 'shop';
 
 /** Runs that teach: as many of the latest as say something of how the maker works now. */
 export const RECENT = 60;
@@ -18,9 +17,7 @@ let learned: { key: string; value: Learned } | undefined;
  * what the logged runs teach is computed and comes along.
  */
 export async function getShop(): Promise<Shop> {
-  const usual = defaultShop(SHOP_ID);
-  const stored = await db.shops.get(SHOP_ID);
-  const shop = stored ? { ...usual, ...stored, hands: { ...DEFAULT_HAND_TIMES, ...stored.hands } } : usual;
+  const shop = readOne('shop', await db.shops.get(SHOP_ID)) ?? defaultShop(SHOP_ID);
   const taught = await learnedFromRuns(shop);
   return taught.runIds.length > 0 ? { ...shop, learned: taught } : shop;
 }
@@ -39,9 +36,3 @@ async function learnedFromRuns({ hands }: Shop): Promise<Learned> {
 /** Whether a run is over and the maker learns from it. */
 export const teaches = ({ finishedAt, leftOut }: Pick<RunHead, 'finishedAt' | 'leftOut'>): boolean =>
   finishedAt !== null && leftOut !== true;
-
-export async function saveShop(shop: Shop): Promise<void> {
-  const kept = { ...shop, id: SHOP_ID };
-  delete kept.learned;
-  await db.shops.put(kept);
-}

@@ -1,5 +1,5 @@
 import { db } from './db';
-import { getItem, getSetup, listItems } from './items';
+import { getItem, getSetup, listItems, listSetups } from './items';
 import { type CutJob, newCutJob } from '$lib/core/documents/cutJob';
 import type { Item } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
@@ -37,7 +37,7 @@ const known = new Map<string, { key: string; planned: PlannedItem }>();
 
 /** Every item with its plan, for the shelf. */
 export async function plannedItems(): Promise<PlannedItem[]> {
-  const [items, setups, shop] = await Promise.all([listItems(), db.setups.toArray(), getShop()]);
+  const [items, setups, shop] = await Promise.all([listItems(), listSetups(), getShop()]);
   const setupOf = new Map(setups.map((setup) => [setup.itemId, setup]));
   const shopKey = JSON.stringify(shop);
   return items.map((item): PlannedItem => {
@@ -66,7 +66,7 @@ export interface CuttingMat {
 export async function cuttingMat(id: string): Promise<CuttingMat | undefined> {
   const [items, setups, shop, stash, stored] = await Promise.all([
     listItems(),
-    db.setups.toArray(),
+    listSetups(),
     getShop(),
     listStash(),
     getCutJob(id)
@@ -110,7 +110,7 @@ type Wants = CutJob['wants'];
 export async function shoppingMat(): Promise<CuttingMat> {
   const [items, setups, shop, stash, stored] = await Promise.all([
     listItems(),
-    db.setups.toArray(),
+    listSetups(),
     getShop(),
     listStash(),
     db.meta.get(SHOPPING)

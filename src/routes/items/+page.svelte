@@ -1,16 +1,17 @@
 <script lang="ts">
+  import UndoBar from '../UndoBar.svelte';
+  import { keepEdit } from '../undo';
   import { goto } from '$app/navigation';
   import { formatSize, otherUnit } from '$lib/core/base/units';
   import type { DocumentError } from '$lib/core/documents/files';
   import {
-    bringItemBack,
     duplicateItem,
     freshId,
     importItem,
     live,
     bringInDemo,
     plannedItems,
-    putItemAway
+    putAway as putAwayDocument
   } from '$lib/data';
   import OpenFile from '$lib/ui/OpenFile.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
@@ -52,10 +53,7 @@
   }
 
   async function putAway(id: string, name: string): Promise<void> {
-    await putItemAway(id, new Date().toISOString());
-    toast(`“${name}” is put away.`, {
-      action: { label: 'Bring back', onClick: () => void bringItemBack(id) }
-    });
+    await keepEdit(putAwayDocument('item', id, true, `putting away · ${name}`), `“${name}” is put away.`);
   }
 
   async function open(text: string): Promise<DocumentError | null> {
@@ -79,6 +77,7 @@
       bind:value={search}
     />
   {/if}
+  <UndoBar />
   <OpenFile kind="item" onopen={open} onrefused={(why) => (refused = why)} />
   <a href="/items/new" class="button button-main">New item</a>
 </div>
@@ -134,7 +133,9 @@
             class="button button-quiet relative"
             title="Bring back"
             aria-label="Bring back {item.name}"
-            onclick={() => bringItemBack(item.id)}><ArchiveRestore size={20} aria-hidden="true" /></button
+            onclick={() =>
+              void keepEdit(putAwayDocument('item', item.id, false, `bringing back · ${item.name}`))}
+            ><ArchiveRestore size={20} aria-hidden="true" /></button
           >
         {:else}
           <button

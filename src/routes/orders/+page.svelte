@@ -9,8 +9,10 @@
     live,
     newOrder,
     ordersWithProgress,
-    putOrderAway
+    putAway as putAwayDocument
   } from '$lib/data';
+  import UndoBar from '../UndoBar.svelte';
+  import { keepEdit } from '../undo';
   import OpenFile from '$lib/ui/OpenFile.svelte';
   import { Archive, ArchiveRestore } from '@lucide/svelte';
   import { format, parseISO } from 'date-fns';
@@ -48,10 +50,7 @@
     }
   }
   async function putAway(id: string, name: string): Promise<void> {
-    await putOrderAway(id, new Date().toISOString());
-    toast(`“${name}” is put away.`, {
-      action: { label: 'Bring back', onClick: () => void putOrderAway(id, undefined) }
-    });
+    await keepEdit(putAwayDocument('order', id, true, `putting away · ${name}`), `“${name}” is put away.`);
   }
 </script>
 
@@ -59,6 +58,7 @@
 
 <div class="flex flex-wrap items-center gap-4">
   <h1 class="mr-auto text-3xl">{showAway ? 'Orders put away' : 'Orders'}</h1>
+  <UndoBar />
   <OpenFile kind="order" onopen={open} onrefused={(why) => (refused = why)} />
   <button type="button" class="button button-main" onclick={() => void add()}>New order</button>
 </div>
@@ -107,7 +107,8 @@
           type="button"
           class="button button-quiet relative"
           aria-label="Bring back {order.name}"
-          onclick={() => void putOrderAway(order.id, undefined)}
+          onclick={() =>
+            void keepEdit(putAwayDocument('order', order.id, false, `bringing back · ${order.name}`))}
           ><ArchiveRestore size={20} aria-hidden="true" /></button
         >
       {:else}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { freshId, getShop, live, saveShop } from '$lib/data';
+  import { changeShop, freshId, getShop, isKept, live } from '$lib/data';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { formatDuration } from '$lib/core/base/units';
@@ -12,12 +12,14 @@
     Shop
   } from '$lib/core/documents/shop';
   import { Plus, Trash2 } from '@lucide/svelte';
-  import { toast } from 'svelte-sonner';
   import BackupPanel from '../BackupPanel.svelte';
+  import UndoBar from '../UndoBar.svelte';
+  import { keepEdit } from '../undo';
   import MachineRow from './MachineRow.svelte';
 
   const stored = live(() => null, getShop);
   const shop = $derived(stored.value);
+  const kept = live(() => stored.value, isKept);
   let problem = $state('');
 
   /** What the fields of the shop are called on this page. */
@@ -35,9 +37,10 @@
     fileEnding: 'The ending of its files'
   };
 
-  /** Stores the shop when it is whole; a wrong answer is said and nothing changes. */
-  async function keep(next: Shop, said?: string): Promise<void> {
-    const checked = Shop.safeParse(next);
+  /** Stores a change of the shop when it stays whole; a wrong answer is said and nothing changes. */
+  async function keep(change: (shop: Shop) => Shop, said?: string): Promise<void> {
+    if (!shop) return;
+    const checked = Shop.safeParse(change(shop));
     if (!checked.success) {
       const issue = checked.error.issues[0];
       const field = String(issue?.path.findLast((part) => typeof part === 'string') ?? '');
@@ -45,31 +48,28 @@
       return;
     }
     problem = '';
-    const before = shop;
-    await saveShop(checked.data);
-    if (said && before) toast(said, { action: { label: 'Undo', onClick: () => void saveShop(before) } });
+    await keepEdit(changeShop(change), said);
   }
 
-  function setMachine(id: string, change: Partial<Machine>): void {
-    if (shop)
-      void keep({
-        ...shop,
-        machines: shop.machines.map((machine) => (machine.id === id ? { ...machine, ...change } : machine))
-      });
-  }
-  function setHoop(id: string, change: Partial<Hoop>): void {
-    if (shop)
-      void keep({
-        ...shop,
-        hoops: shop.hoops.map((hoop) => (hoop.id === id ? { ...hoop, ...change } : hoop))
-      });
-  }
+  const setMachine = (id: string, change: Partial<Machine>): void =>
+    void keep((now) => ({
+      ...now,
+      machines: now.machines.map((machine) => (machine.id === id ? { ...machine, ...change } : machine))
+    }));
+  const setHoop = (id: string, change: Partial<Hoop>): void =>
+    void keep((now) => ({
+      ...now,
+      hoops: now.hoops.map((hoop) => (hoop.id === id ? { ...hoop, ...change } : hoop))
+    }));
 </script>
 
 <svelte:head><title>Shop · Jolt Step</title></svelte:head>
 
 {#if shop}
-  <h1 class="text-3xl">Shop</h1>
+  <div class="flex items-center gap-4">
+    <h1 class="mr-auto text-3xl">Shop</h1>
+    <UndoBar />
+  </div>
   {#if problem}<p class="mt-3 border-l-4 border-hands bg-hands-pale p-3" role="alert">{problem}</p>{/if}
 
   <section class="mt-5 flex flex-wrap gap-8" aria-label="Units">
@@ -79,7 +79,10 @@
         id="shop-name"
         class="field w-80"
         value={shop.name}
-        onchange={(event) => void keep({ ...shop, name: event.currentTarget.value })}
+        onchange={(event) => {
+          const name = event.currentTarget.value;
+          void keep((now) => ({ ...now, name }));
+        }}
       />
     </div>
     <fieldset>
@@ -91,7 +94,7 @@
             name="unit"
             class="size-5"
             checked={shop.unit === unit}
-            onchange={() => void keep({ ...shop, unit })}
+            onchange={() => void keep((now) => ({ ...now, unit }))}
           />{words}</label
         >
       {/each}
@@ -105,7 +108,7 @@
             name="rounding"
             class="size-5"
             checked={shop.rounding === rounding}
-            onchange={() => void keep({ ...shop, rounding })}
+            onchange={() => void keep((now) => ({ ...now, rounding }))}
           />{words}</label
         >
       {/each}
@@ -120,7 +123,7 @@
             .split(',')
             .map((name) => name.trim())
             .filter(Boolean);
-          void keep({ ...shop, people });
+          void keep((now) => ({ ...now, people }));
         }}
       /></label
     >
@@ -128,7 +131,7 @@
       label="Your cuts stray by"
       unit={shop.unit}
       value={shop.cutAccuracy}
-      onchange={(cutAccuracy) => void keep({ ...shop, cutAccuracy })}
+      onchange={(cutAccuracy) => void keep((now) => ({ ...now, cutAccuracy }))}
     />
   </section>
 
@@ -145,7 +148,7 @@
           onset={(change) => setMachine(machine.id, change)}
           onremove={() =>
             void keep(
-              { ...shop, machines: shop.machines.filter(({ id }) => id !== machine.id) },
+              (now) => ({ ...now, machines: now.machines.filter(({ id }) => id !== machine.id) }),
               `${machine.name} is gone from the shop.`
             )}
         />
@@ -155,10 +158,10 @@
       type="button"
       class="button button-quiet mt-1"
       onclick={() =>
-        void keep({
-          ...shop,
+        void keep((now) => ({
+          ...now,
           machines: [
-            ...shop.machines,
+            ...now.machines,
             {
               id: freshId(),
               name: 'New machine',
@@ -170,7 +173,7 @@
               trimmer: true
             }
           ]
-        })}><Plus size={20} aria-hidden="true" />Add a machine</button
+        }))}><Plus size={20} aria-hidden="true" />Add a machine</button
     >
   </section>
 
@@ -238,7 +241,7 @@
             disabled={shop.hoops.length === 1}
             onclick={() =>
               void keep(
-                { ...shop, hoops: shop.hoops.filter(({ id }) => id !== hoop.id) },
+                (now) => ({ ...now, hoops: now.hoops.filter(({ id }) => id !== hoop.id) }),
                 `${hoop.name} is gone from the shop.`
               )}><Trash2 size={20} aria-hidden="true" /></button
           >
@@ -249,10 +252,10 @@
       type="button"
       class="button button-quiet mt-1"
       onclick={() =>
-        void keep({
-          ...shop,
+        void keep((now) => ({
+          ...now,
           hoops: [
-            ...shop.hoops,
+            ...now.hoops,
             {
               id: freshId(),
               name: 'New hoop',
@@ -261,7 +264,7 @@
               capSpm: null
             }
           ]
-        })}><Plus size={20} aria-hidden="true" />Add a hoop</button
+        }))}><Plus size={20} aria-hidden="true" />Add a hoop</button
     >
   </section>
 
@@ -272,8 +275,10 @@
         type="button"
         class="button button-quiet"
         onclick={() =>
-          void keep({ ...shop, hands: { ...DEFAULT_HAND_TIMES } }, 'Hand times are the defaults again.')}
-        >All as they were</button
+          void keep(
+            (now) => ({ ...now, hands: { ...DEFAULT_HAND_TIMES } }),
+            'Hand times are the defaults again.'
+          )}>All as they were</button
       >
     </div>
     <p class="text-soft">Seconds, of someone practised. Change what is different with you.</p>
@@ -291,8 +296,10 @@
               step="any"
               class="field w-28 {shop.hands[key] === DEFAULT_HAND_TIMES[key] ? '' : 'font-bold'}"
               value={shop.hands[key]}
-              onchange={(event) =>
-                void keep({ ...shop, hands: { ...shop.hands, [key]: event.currentTarget.valueAsNumber } })}
+              onchange={(event) => {
+                const seconds = event.currentTarget.valueAsNumber;
+                void keep((now) => ({ ...now, hands: { ...now.hands, [key]: seconds } }));
+              }}
             />
           </label>
         </li>
@@ -301,4 +308,9 @@
   </section>
 
   <BackupPanel />
+  <p class="mt-2 text-soft">
+    {#if kept.value === true}The browser has promised to keep what is stored here.
+    {:else if kept.value === false}The browser has not promised to keep what is stored here: it may clear it
+      when its disk runs short. A backup is safe from that.{/if}
+  </p>
 {/if}

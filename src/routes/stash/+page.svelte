@@ -1,19 +1,21 @@
 <script lang="ts">
   import type { StashEntry } from '$lib/core/documents/stash';
   import {
+    changeShop,
+    changeStash,
     freshId,
     getShop,
     importStash,
     listStash,
     live,
-    removeEntry,
-    saveEntry,
-    saveShop,
     stashDocument
   } from '$lib/data';
   import { downloadJson, MAX_ITEM_BYTES } from '$lib/ui/files';
   import { Download, Plus, ShoppingBasket, Upload } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
+  import { carried } from '$lib/core/documents/changes';
+  import UndoBar from '../UndoBar.svelte';
+  import { keepEdit } from '../undo';
   import BuyingRules from './BuyingRules.svelte';
   import EntryDialog from './EntryDialog.svelte';
   import { blankCloth, blankCounted, blankThread, GROUPS, kindWords, leftOf } from './words';
@@ -40,10 +42,10 @@
   );
 
   async function remove(entry: StashEntry): Promise<void> {
-    await removeEntry(entry.id);
-    toast(`${entry.name} is gone from the stash.`, {
-      action: { label: 'Undo', onClick: () => void saveEntry(entry) }
-    });
+    await keepEdit(
+      changeStash(entry.id, () => null, `taking out ${entry.name}`),
+      `${entry.name} is gone from the stash.`
+    );
   }
   async function bringIn(file: File | undefined): Promise<void> {
     if (!file) return;
@@ -70,6 +72,7 @@
       bind:value={search}
     />
     <div class="ml-auto flex flex-wrap gap-2">
+      <UndoBar />
       <a href="/stash/shopping" class="button"><ShoppingBasket size={20} aria-hidden="true" />Shopping list</a
       >
       <button type="button" class="button button-quiet" onclick={() => picker?.click()}
@@ -165,7 +168,7 @@
     </section>
   {/each}
 
-  <BuyingRules {shop} onchange={(next) => void saveShop(next)} />
+  <BuyingRules {shop} onchange={(change) => void keepEdit(changeShop(change))} />
 
   {#if editing}
     {#key editing.id}
@@ -174,8 +177,13 @@
         unit={shop.unit}
         known={entries.some(({ id }) => id === editing?.id)}
         onkeep={async (entry) => {
-          await saveEntry(entry);
-          editing = null;
+          const shown = editing;
+          const known = entries.some(({ id }) => id === entry.id);
+          // Only what the form changed goes to the line as it stands now.
+          const change = (now: StashEntry | null): StashEntry =>
+            now && shown ? carried(shown, entry, now) : entry;
+          const words = known ? `a change · ${entry.name}` : `adding ${entry.name}`;
+          if (await keepEdit(changeStash(entry.id, change, words))) editing = null;
         }}
         onclose={() => (editing = null)}
       />

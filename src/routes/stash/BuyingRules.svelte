@@ -5,7 +5,7 @@
   import { KIND_WORDS } from './words';
 
   /** When an offcut is kept, and how materials are sold. */
-  let { shop, onchange }: { shop: Shop; onchange: (next: Shop) => void } = $props();
+  let { shop, onchange }: { shop: Shop; onchange: (change: (shop: Shop) => Shop) => void } = $props();
 
   const offers = $derived(shop.offers ?? defaultOffers(shop.unit));
   const BY: Record<OffcutRule['by'], string> = {
@@ -14,9 +14,15 @@
     side: 'everything by its shorter side'
   };
   const setOffer = (id: string, change: Partial<Offer>): void => {
-    const next = offers.map((offer) => (offer.id === id ? { ...offer, ...change } : offer));
+    const changed = offers.find((offer) => offer.id === id);
     // A width or step of nothing is not kept.
-    if (next.every((offer) => Offer.safeParse(offer).success)) onchange({ ...shop, offers: next });
+    if (!Offer.safeParse({ ...changed, ...change }).success) return;
+    onchange((now) => ({
+      ...now,
+      offers: (now.offers ?? defaultOffers(now.unit)).map((offer) =>
+        offer.id === id ? { ...offer, ...change } : offer
+      )
+    }));
   };
   const HEIGHTS: Record<Offer['by'], string> = { length: 'Step', sheet: 'Height', roll: 'Length' };
 </script>
@@ -30,11 +36,10 @@
       <select
         class="field"
         value={shop.offcuts.by}
-        onchange={(event) =>
-          onchange({
-            ...shop,
-            offcuts: { ...shop.offcuts, by: event.currentTarget.value as OffcutRule['by'] }
-          })}
+        onchange={(event) => {
+          const by = event.currentTarget.value as OffcutRule['by'];
+          onchange((now) => ({ ...now, offcuts: { ...now.offcuts, by } }));
+        }}
         >{#each Object.entries(BY) as [by, words] (by)}<option value={by}>{words}</option>{/each}</select
       ></label
     >
@@ -43,13 +48,13 @@
         label="Shorter side from"
         unit={shop.unit}
         value={shop.offcuts.side}
-        onchange={(side) => onchange({ ...shop, offcuts: { ...shop.offcuts, side } })}
+        onchange={(side) => onchange((now) => ({ ...now, offcuts: { ...now.offcuts, side } }))}
       />
       <LengthField
         label="Round the ring"
         unit={shop.unit}
         value={shop.offcuts.margin}
-        onchange={(margin) => onchange({ ...shop, offcuts: { ...shop.offcuts, margin } })}
+        onchange={(margin) => onchange((now) => ({ ...now, offcuts: { ...now.offcuts, margin } }))}
       />
     </div>
   </div>

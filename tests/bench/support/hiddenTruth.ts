@@ -2,6 +2,7 @@ import type { Plan } from '$lib/core/documents/plan';
 import type { Run, RunEvent } from '$lib/core/documents/run';
 import { plan } from '$lib/core/making/plan';
 import { benchShop, intactCases, type Case } from './intact';
+import { RUN_VERSION } from '$lib/core/documents/run';
 
 /** How far hidden truths and runs stray, as sigmas of log-normals. */
 export interface Spread {
@@ -82,7 +83,14 @@ export function loggedRun(
   });
   log('finish', null);
   return {
-    ...{ schema: 'jolt-step/run', version: 1, id, itemId: followed.itemId, itemName: followed.itemName },
+    ...{
+      schema: 'jolt-step/run',
+      version: RUN_VERSION,
+      item: null,
+      id,
+      itemId: followed.itemId,
+      itemName: followed.itemName
+    },
     ...{ startedAt: '2026-01-01T00:00:00.000Z', finishedAt: '2026-01-01T09:00:00.000Z' },
     ...{ setup, plan: followed, events }
   };

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { carried } from '$lib/core/documents/changes';
   import type { LengthUnit } from '$lib/core/base/units';
   import { newOperation } from '$lib/core/craft/operations';
   import {
@@ -32,6 +33,7 @@
 
   // A draft of the whole item: the form works on it, and saving hands over one edit.
   let draft = $state.raw<Item | null>(null);
+  let opened = $state.raw<Item | null>(null);
   let added = $state.raw<Operation | null>(null);
   let note = $state('');
 
@@ -41,6 +43,7 @@
       note = '';
     } else if (task) {
       draft = item;
+      opened = item;
       note = item.steps.find(({ id }) => id === task.stepId)?.note ?? '';
     }
   });
@@ -57,9 +60,10 @@
       const op = added;
       const id = freshId();
       onedit((before) => addHandStep(before, task.afterId, id, op, text), id);
-    } else if (task?.kind === 'edit' && draft) {
-      const after = editStep(draft, task.stepId, { note: text });
-      onedit(() => after, task.stepId);
+    } else if (task?.kind === 'edit' && draft && opened) {
+      const [before, after] = [opened, editStep(draft, task.stepId, { note: text })];
+      // Only what the form changed goes to the item as it stands now.
+      onedit((now) => carried(before, after, now), task.stepId);
     }
     onclose();
   }

@@ -29,10 +29,11 @@ export const POST: RequestHandler = async ({ request }) => {
     shop = read.document;
   }
   const { plan, checked } = review(item.document, setup, shop);
-  const findings = checked.open.map(({ checkId, severity, stepId, text, advice }) => ({
-    checkId,
+  const findings = checked.open.map(({ code, severity, stepId, values, text, advice }) => ({
+    code,
     severity,
     stepId,
+    values,
     text,
     advice
   }));

@@ -1,12 +1,23 @@
 <script lang="ts">
+  import { RUN_VERSION } from '$lib/core/documents/run';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import type { Item } from '$lib/core/documents/item';
   import { defaultSetup, type Setup, type Shop } from '$lib/core/documents/shop';
   import { plan } from '$lib/core/making/plan';
-  import { changeSetup, clientId, freshId, itemOnBench, live, prepareRun, saveItem } from '$lib/data';
+  import {
+    changeItem,
+    changeItemAndSetup,
+    changeSetup,
+    clientId,
+    freshId,
+    itemOnBench,
+    live,
+    prepareRun
+  } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import { toast } from 'svelte-sonner';
+  import { keepEdit } from '../../undo';
   import Sheet from './Sheet.svelte';
 
   const bench = live(() => page.params.id ?? '', itemOnBench);
@@ -15,16 +26,10 @@
   /** Edits that are being stored; the page is not left before they are. */
   let storing = $state(0);
 
-  function keep(work: Promise<void>): void {
+  function keep(work: Promise<void>, said?: string): void {
     storing += 1;
-    void work.catch(notStored).finally(() => (storing -= 1));
+    void keepEdit(work, said).finally(() => (storing -= 1));
   }
-
-  const notStored = (): void => {
-    toast.error(
-      'The change could not be stored: the browser’s storage may be full. Download the item to keep it.'
-    );
-  };
 
   async function start(item: Item, setup: Setup, shop: Shop): Promise<void> {
     const now = Date.now();
@@ -35,20 +40,21 @@
       await prepareRun(
         {
           schema: 'jolt-step/run',
-          version: 1,
+          version: RUN_VERSION,
           id,
           itemId: item.id,
           itemName: item.name,
           startedAt,
           finishedAt: null,
           setup,
-          plan: snapshot
+          plan: snapshot,
+          item
         },
         now,
         clientId()
       );
     } catch {
-      notStored();
+      toast.error('The run could not be stored: the browser’s storage may be full.');
       return;
     }
     await goto(`/run/${id}`);
@@ -66,12 +72,14 @@
   {#key found.item.id}
     <div class="contents" aria-busy={storing > 0}>
       <Sheet
-        saved={found.item}
+        item={found.item}
         {setup}
         shop={found.shop}
         {freshId}
-        onsave={(item) => keep(saveItem(item, new Date().toISOString()))}
-        onsetup={(wanted) => keep(changeSetup(setup, wanted))}
+        onedit={(change, said) => keep(changeItem(found.item.id, change), said)}
+        onsetup={(change) => keep(changeSetup(found.item.id, (now) => ({ ...now, ...change })))}
+        onvariant={(change, variantId) =>
+          keep(changeItemAndSetup(found.item.id, change, (now) => ({ ...now, variantId }), 'a variant'))}
         onstart={start}
         ondownload={(item) => downloadJson(item.name, item)}
       />

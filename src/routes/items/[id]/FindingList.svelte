@@ -20,7 +20,7 @@
     warn: 'border-warn bg-warn-pale',
     note: 'border-rule-strong bg-sheet'
   };
-  const keyOf = ({ checkId, stepId, text }: Finding): string => `${checkId} ${stepId ?? ''} ${text}`;
+  const keyOf = ({ code, stepId, text }: Finding): string => `${code} ${stepId ?? ''} ${text}`;
 
   /** The finding whose reason is being asked. */
   let asking = $state<string | null>(null);
@@ -81,7 +81,7 @@
         </span>
       </li>
     {/each}
-    {#each warnings as warning (warning.id)}
+    {#each warnings as warning (`${warning.code} ${warning.stepId} ${warning.text}`)}
       <li class="border-l-4 px-4 py-1.5 {LOOK[warning.severity]}">
         <span class="font-bold">{WORD[warning.severity]}</span>
         {warning.text}

@@ -5,7 +5,6 @@
   import { answerFinding, type Item, moveStep, removeStep, takeBackAnswer } from '$lib/core/documents/item';
   import type { Setup, Shop } from '$lib/core/documents/shop';
   import { review } from '$lib/core/making/checks';
-  import { ItemHistory } from '$lib/ui/history.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
@@ -13,28 +12,27 @@
   import StepDialog, { type StepTask } from '$lib/ui/steps/StepDialog.svelte';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
   import Times from '$lib/ui/Times.svelte';
-  import { Download, PenLine, Play, Plus, Printer, Redo2, TriangleAlert, Undo2 } from '@lucide/svelte';
-  import { tick, untrack } from 'svelte';
+  import { Download, PenLine, Play, Plus, Printer, TriangleAlert } from '@lucide/svelte';
+  import { tick } from 'svelte';
   import { toast } from 'svelte-sonner';
+  import UndoBar from '../../UndoBar.svelte';
   import FindingList from './FindingList.svelte';
   import NameDialog from './NameDialog.svelte';
   import StepPanel from './StepPanel.svelte';
 
   interface Props {
-    /** The item as stored when the page opened; from then on the undo holds it. */
-    saved: Item;
+    item: Item;
     setup: Setup;
     shop: Shop;
     freshId: () => string;
-    onsave: (item: Item) => void;
-    onsetup: (setup: Setup) => void;
+    onedit: (change: (item: Item) => Item, said?: string) => void;
+    onsetup: (change: Partial<Setup>) => void;
+    onvariant: (change: (item: Item) => Item, variantId: string) => void;
     onstart: (item: Item, setup: Setup, shop: Shop) => void;
     ondownload: (item: Item) => void;
   }
-  let { saved, setup, shop, freshId, onsave, onsetup, onstart, ondownload }: Props = $props();
+  let { item, setup, shop, freshId, onedit, onsetup, onvariant, onstart, ondownload }: Props = $props();
 
-  const history = untrack(() => new ItemHistory(saved, (item) => onsave(item)));
-  const item = $derived(history.item);
   const reviewed = $derived(review(item, setup, shop));
   const planned = $derived(reviewed.plan);
   const trace = $derived(reviewed.trace);
@@ -66,37 +64,19 @@
     list?.querySelector('[aria-current="step"]')?.scrollIntoView({ block: 'nearest' });
   }
 
-  function edit(change: (item: Item) => Item, stepId?: string): void {
-    history.edit(change);
+  function edit(change: (item: Item) => Item, stepId?: string, said?: string): void {
+    onedit(change, said);
     if (stepId) void select(stepId);
   }
 
   function remove(stepId: string): void {
     const title = planned.steps.find(({ itemStepId }) => itemStepId === stepId)?.title ?? 'The step';
     const at = planned.steps.findIndex(({ itemStepId }) => itemStepId === stepId);
-    edit((before) => removeStep(before, stepId), planned.steps[at + 1]?.id ?? planned.steps[at - 1]?.id);
-    const without = history.item;
-    // After another edit the last change is not this one any more: the sheet’s own undo goes back through them.
-    const undo = (): void => {
-      if (history.item === without) history.undo();
-    };
-    toast(`“${title}” is off the sheet.`, { action: { label: 'Undo', onClick: undo } });
-  }
-
-  function onkeydown(event: KeyboardEvent): void {
-    if (
-      task ||
-      naming ||
-      !(event.ctrlKey || event.metaKey) ||
-      (event.target as Element).closest('input, textarea, select')
-    )
-      return;
-    const key = event.key.toLowerCase();
-    if (key === 'z') {
-      event.preventDefault();
-      if (event.shiftKey) history.redo();
-      else history.undo();
-    }
+    edit(
+      (before) => removeStep(before, stepId),
+      planned.steps[at + 1]?.id ?? planned.steps[at - 1]?.id,
+      `“${title}” is off the sheet.`
+    );
   }
 
   const range = $derived.by(() => {
@@ -124,7 +104,6 @@
 </script>
 
 <svelte:head><title>{item.name} · Jolt Step</title></svelte:head>
-<svelte:window {onkeydown} />
 
 <div class="flex min-[1100px]:h-[calc(100vh-2.5rem)] flex-col print:block print:h-auto">
   <ItemHeader plan={planned} />
@@ -143,22 +122,7 @@
       >
     {/if}
     <div class="no-print ml-auto flex gap-1">
-      <button
-        type="button"
-        class="button button-quiet"
-        disabled={!history.canUndo}
-        onclick={() => history.undo()}
-        aria-label="Undo"
-        title="Undo"><Undo2 size={20} aria-hidden="true" /></button
-      >
-      <button
-        type="button"
-        class="button button-quiet"
-        disabled={!history.canRedo}
-        onclick={() => history.redo()}
-        aria-label="Redo"
-        title="Redo"><Redo2 size={20} aria-hidden="true" /></button
-      >
+      <UndoBar />
       <Player
         count={planned.steps.length}
         at={(selected?.number ?? 1) - 1}
@@ -234,10 +198,7 @@
           {shop}
           {setup}
           {onsetup}
-          onvariant={(next, chosen) => {
-            edit(() => next);
-            onsetup({ ...setup, variantId: chosen });
-          }}
+          {onvariant}
           whole={item}
           {freshId}
           onchange={() => selected.itemStepId && (task = { kind: 'edit', stepId: selected.itemStepId })}

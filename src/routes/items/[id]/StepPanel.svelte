@@ -26,8 +26,8 @@
     /** The item with all its variants; `item` is the one that is planned. */
     whole: Item;
     freshId: () => string;
-    onsetup: (setup: Setup) => void;
-    onvariant: (item: Item, variantId: string) => void;
+    onsetup: (change: Partial<Setup>) => void;
+    onvariant: (change: (item: Item) => Item, variantId: string) => void;
     onchange: () => void;
     onmove: (by: -1 | 1) => void;
     onremove: () => void;
@@ -143,7 +143,7 @@
             class="field min-w-0 flex-1"
             aria-label="Variant"
             value={plan.variant.id}
-            onchange={(event) => onsetup({ ...setup, variantId: event.currentTarget.value })}
+            onchange={(event) => onsetup({ variantId: event.currentTarget.value })}
           >
             {#each whole.variants as variant (variant.id)}<option value={variant.id}>{variant.name}</option
               >{/each}
@@ -163,7 +163,7 @@
             class="field w-full"
             aria-label="Machine"
             value={plan.machine.id}
-            onchange={(event) => onsetup({ ...setup, machineId: event.currentTarget.value })}
+            onchange={(event) => onsetup({ machineId: event.currentTarget.value })}
           >
             {#each shop.machines as machine (machine.id)}<option value={machine.id}>{machine.name}</option
               >{/each}
@@ -175,7 +175,7 @@
             class="field w-full"
             aria-label="Hoop"
             value={plan.hoop.id}
-            onchange={(event) => onsetup({ ...setup, hoopId: event.currentTarget.value })}
+            onchange={(event) => onsetup({ hoopId: event.currentTarget.value })}
           >
             {#each shop.hoops as hoop (hoop.id)}<option value={hoop.id}
                 >{hoop.name}, {formatSize(hoop.field, shop.unit)}</option

@@ -14,7 +14,7 @@
     unit: LengthUnit;
     freshId: () => string;
     onclose: () => void;
-    onadd: (item: Item, variantId: string) => void;
+    onadd: (change: (item: Item) => Item, variantId: string) => void;
   }
   let { open, item, unit, freshId, onclose, onadd }: Props = $props();
 
@@ -31,14 +31,9 @@
     const old = construction?.patternOf(item.params);
     if (!made?.ok || !old?.ok || name.trim() === '') return;
     const id = freshId();
-    onadd(
-      addVariant(
-        item,
-        { id, name: name.trim(), overrides: changed },
-        { old: old.pattern, next: made.pattern }
-      ),
-      id
-    );
+    const variant = { id, name: name.trim(), overrides: changed };
+    const patterns = { old: old.pattern, next: made.pattern };
+    onadd((now) => addVariant(now, variant, patterns), id);
     name = '';
     changed = {};
     onclose();

@@ -12,7 +12,7 @@
     withPaperNotes
   } from '$lib/core/reading/matching';
   import { chosenOutline, textOf } from '$lib/core/reading/papers';
-  import { addItem, freshId, getShop, importItem, live, saveShop } from '$lib/data';
+  import { addItem, freshId, getShop, importItem, live, changeShop } from '$lib/data';
   import { toast } from 'svelte-sonner';
   import BringStage from './BringStage.svelte';
   import MatchStage from './MatchStage.svelte';
@@ -185,7 +185,7 @@
       onmachine={(chosen) => (machineId = chosen)}
       onhoop={(chosen) => (hoopId = chosen)}
       onaccuracy={(mm) => {
-        if (shop && mm >= 0 && mm <= 10) void saveShop({ ...shop, cutAccuracy: mm });
+        if (mm >= 0 && mm <= 10) void changeShop((now) => ({ ...now, cutAccuracy: mm }));
       }}
       onnext={() => (hasPaper ? (stage = 'match') : void make())}
     />

@@ -3,6 +3,8 @@
   import { page } from '$app/state';
   import type { Order } from '$lib/core/documents/order';
   import { type PlannedHooping, sayTime } from '$lib/core/ordering/day';
+  import UndoBar from '../../UndoBar.svelte';
+  import { keepEdit } from '../../undo';
   import { changeOrder, clientId, freshId, live, orderTable, prepareHooping } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import TabBar from '$lib/ui/TabBar.svelte';
@@ -51,8 +53,8 @@
   const show = (tab: string): void =>
     void goto(`?tab=${tab}`, { replaceState: true, noScroll: true, keepFocus: true });
 
-  const change = (to: (order: Order) => Order): void => {
-    if (order) void changeOrder(order.id, to, new Date().toISOString());
+  const change = (to: (order: Order) => Order, said?: string): void => {
+    if (order) void keepEdit(changeOrder(order.id, to), said);
   };
   async function stitch(hooping: PlannedHooping): Promise<void> {
     if (hooping.runId) return goto(`/run/${hooping.runId}`);
@@ -76,11 +78,12 @@
         {order.lines.reduce((sum, { quantity }) => sum + quantity, 0)} pieces
         {#if order.due}· due {format(parseISO(order.due), 'EEEE d MMM HH:mm')}{/if}
       </p>
-      <button
-        type="button"
-        class="button button-quiet ml-auto"
-        onclick={() => downloadJson(order.name, order)}>Order file</button
-      >
+      <div class="ml-auto flex">
+        <UndoBar />
+        <button type="button" class="button button-quiet" onclick={() => downloadJson(order.name, order)}
+          >Order file</button
+        >
+      </div>
     </div>
     {#if plan}
       <div class="mt-2 flex flex-wrap items-baseline gap-x-8 gap-y-1">

@@ -5,7 +5,6 @@
   import type { BatchPlan } from '$lib/core/ordering/day';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Trash2 } from '@lucide/svelte';
-  import { toast } from 'svelte-sonner';
   import BenchHours from './BenchHours.svelte';
   import LineDetails from './LineDetails.svelte';
 
@@ -13,7 +12,7 @@
     order: Order;
     plan: BatchPlan | null;
     table: OrderTable;
-    onchange: (to: (order: Order) => Order) => void;
+    onchange: (to: (order: Order) => Order, said?: string) => void;
   }
   let { order, plan, table, onchange }: Props = $props();
 
@@ -33,11 +32,10 @@
     adding = '';
   }
   function remove(id: string, name: string): void {
-    const before = order.lines;
-    onchange((now) => ({ ...now, lines: now.lines.filter((line) => line.id !== id) }));
-    toast(`${name} is off the order.`, {
-      action: { label: 'Put it back', onClick: () => onchange((now) => ({ ...now, lines: before })) }
-    });
+    onchange(
+      (now) => ({ ...now, lines: now.lines.filter((line) => line.id !== id) }),
+      `${name} is off the order.`
+    );
   }
   const itemOf = (id: string): (typeof table.input.items)[number]['item'] | undefined =>
     table.input.items.find(({ item }) => item.id === id)?.item;

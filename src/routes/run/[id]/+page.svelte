@@ -1,9 +1,11 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { planAndTrace } from '$lib/core/making/plan';
+  import type { RunHead } from '$lib/core/documents/run';
+  import type { Shop } from '$lib/core/documents/shop';
+  import { type PlanAndTrace, planAndTrace } from '$lib/core/making/plan';
   import { bobbinColourName, needleSheet, planItemBobbins } from '$lib/core/preparing/threads';
-  import { beforeStart, foldRun, type StartCheck } from '$lib/core/running/runs';
+  import { beforeStart, foldRun, type RunTable, runTable, type StartCheck } from '$lib/core/running/runs';
   import { machineJobOf } from '$lib/core/running/standIn';
   import { bobbinUse } from '$lib/core/solvers/bobbins';
   import {
@@ -39,17 +41,27 @@
   const folded = $derived(head && foldRun(head.plan.steps, events));
   const machine = $derived(table.value?.shop.machines.find(({ id }) => id === head?.plan.machine.id));
 
-  /** What to look at before the start, of the item as it stands; of one that is gone only what the plan knows. */
+  /** One simulation leads through the run: of its item as it was when it started. */
+  const simulated = $derived(head && table.value ? runTable(head, table.value.item) : null);
+
+  /** What to look at before the start; of an item that is gone only what the plan knows. */
   const checks = $derived.by((): StartCheck[] => {
-    const { item, shop } = table.value ?? {};
+    const shop = table.value?.shop;
     if (!head || !shop || folded?.phase !== 'not-started') return [];
     const { plan } = head;
-    const made = item && planAndTrace(item, head.setup, shop);
+    const item = simulated?.item;
+    const made = simulated && onceThrough(simulated, shop);
     const bobbins = made ? planItemBobbins(made, bobbinUse([]), head.setup) : { wind: [], changes: [] };
     const needles = made && machine ? needleSheet(made, machine) : { rows: [], advice: [], needles: [] };
     const bobbinName = (colour: string): string => bobbinColourName(colour, plan, head.setup.bobbin);
     return beforeStart({ plan, item, machine, bobbins, needles, bobbinName });
   });
+
+  /** The item as the bobbins are planned for it: its own plan, or of one hooping of an order the plan of one copy. */
+  function onceThrough({ item, trace }: RunTable, shop: Shop): PlanAndTrace {
+    const { plan, order, setup } = head as RunHead;
+    return order ? planAndTrace(item, setup, shop) : { plan, trace, item, cutAccuracy: shop.cutAccuracy };
+  }
 
   // A run that is over, here or on another screen, stands in the log; one of an order ticks the order down.
   $effect(() => {
@@ -122,7 +134,7 @@
   <RunScreen
     {head}
     state={folded}
-    item={table.value.item}
+    {simulated}
     {machine}
     {checks}
     {followed}

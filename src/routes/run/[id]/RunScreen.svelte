@@ -1,9 +1,7 @@
 <script lang="ts">
   import { formatClock } from '$lib/core/base/units';
-  import { forVariant, type Item } from '$lib/core/documents/item';
   import type { Fault, RunHead } from '$lib/core/documents/run';
   import type { Machine } from '$lib/core/documents/shop';
-  import { cutSizes, simulate } from '$lib/core/making/stack';
   import {
     CALL_AT_S,
     faultSeconds,
@@ -13,6 +11,7 @@
     mustCatch,
     recoveryFor,
     type RunState,
+    type RunTable,
     type StartCheck,
     stepSeconds
   } from '$lib/core/running/runs';
@@ -34,7 +33,8 @@
   interface Props {
     head: RunHead;
     state: RunState;
-    item: Item | undefined;
+    /** The item of the run and its hoop after every step; null where nothing is known of it any more. */
+    simulated: RunTable | null;
     machine: Machine | undefined;
     checks: readonly StartCheck[];
     anyHidden: boolean;
@@ -52,7 +52,7 @@
   let {
     head,
     state: run,
-    item,
+    simulated,
     machine,
     checks,
     anyHidden,
@@ -70,8 +70,8 @@
   const step = $derived(plan.steps[run.at]);
   const over = $derived(run.endedAt !== null);
   const before = $derived(run.phase === 'not-started');
-  const shown = $derived(item && forVariant(item, plan.variant.id));
-  const trace = $derived(shown ? simulate(shown, cutSizes(plan.cuts)) : []);
+  const shown = $derived(simulated?.item);
+  const trace = $derived(simulated?.trace ?? []);
 
   let now = $state(Date.now());
   $effect(() => {
@@ -101,7 +101,7 @@
   const recovery = $derived(
     run.fault && step && recoveryFor(run.fault.fault, step, stitch ?? null, plan.hoop.name)
   );
-  const back = $derived(run.bookmark && gettingBack(plan, item, run.bookmark, machine));
+  const back = $derived(run.bookmark && gettingBack(plan, shown, run.bookmark, machine));
   const possible = $derived(more && shown ? mayStitchAt(shown, plan, trace, run, anyHidden) : null);
 
   const at = $derived({ stepId: step?.id ?? null, stop: step?.stop?.machineNumber ?? null });
@@ -242,7 +242,7 @@
     <StepNow
       {plan}
       {step}
-      {item}
+      item={shown}
       at={run.at}
       paused={run.phase === 'paused'}
       {soon}

@@ -1,11 +1,21 @@
 import { z } from 'zod';
 
+/** No hoop, cloth or table reaches further from the middle, mm. */
+const FURTHEST_MM = 2500;
+/** Points of one path: more than any outline drawn or stitched. */
+const MOST_POINTS = 20_000;
+
+const Coordinate = z
+  .number()
+  .min(-FURTHEST_MM, 'lies more than 2.5 m from the middle')
+  .max(FURTHEST_MM, 'lies more than 2.5 m from the middle');
+
 /** A point in hoop coordinates, mm: origin at the centre of the stitch field, x right, y down from above. */
-export const Point = z.tuple([z.number(), z.number()]);
+export const Point = z.tuple([Coordinate, Coordinate]);
 export type Point = z.infer<typeof Point>;
 
 /** A line of straight pieces; curves are flattened before they get here. */
-export const Path = z.object({ closed: z.boolean(), points: z.array(Point).min(2) });
+export const Path = z.object({ closed: z.boolean(), points: z.array(Point).min(2).max(MOST_POINTS) });
 export type Path = z.infer<typeof Path>;
 
 export interface Extents {

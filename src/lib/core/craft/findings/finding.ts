@@ -34,6 +34,11 @@ export interface Found {
   advice: string;
 }
 
+/** How grave what a code says is. */
+export function severityOf(code: FindingCode): Severity {
+  return SAYINGS[code].severity;
+}
+
 export const FINDING_CODES = Object.keys(SAYINGS) as FindingCode[];
 
 /**

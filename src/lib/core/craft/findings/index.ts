@@ -1,2 +1,10 @@
-export { FINDING_CODES, found, isGraver, sentenceOf, type Found, type FindingCode } from './finding';
-export type { Severity } from './saying';
+export {
+  FINDING_CODES,
+  found,
+  isGraver,
+  sentenceOf,
+  severityOf,
+  type Found,
+  type FindingCode,
+  type ValuesOf
+} from './finding';

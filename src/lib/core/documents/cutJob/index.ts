@@ -1,2 +1,2 @@
-export { CutJob, DoneCut, KeptStrip, newCutJob } from './schema';
+export { CUT_JOB_HISTORY, CutJob, DoneCut, KeptStrip, newCutJob } from './schema';
 export { Column, Strip } from './strip';

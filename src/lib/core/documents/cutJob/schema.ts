@@ -1,8 +1,11 @@
 import { z } from 'zod';
+import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { StashChange } from '$lib/core/documents/stash';
 import { Strip } from './strip';
 
-const CUT_JOB_VERSION = 1;
+/** Versions of a cut job. */
+export const CUT_JOB_HISTORY: VersionHistory = { kind: 'cut job', lifts: [] };
+export const CUT_JOB_VERSION = versionOf(CUT_JOB_HISTORY);
 
 const Id = z.string().min(1).max(300);
 
@@ -28,18 +31,21 @@ export const DoneCut = z.object({
 export type DoneCut = z.infer<typeof DoneCut>;
 
 /** What is cut for one item, or for several together: the maker’s choices and what is done. The layout is computed. */
-export const CutJob = z.object({
-  schema: z.literal('jolt-step/cut-job'),
-  version: z.literal(CUT_JOB_VERSION),
-  id: Id.describe('the item it was begun for'),
-  wants: z
-    .array(z.object({ itemId: Id, copies: z.number().int().min(1).max(500) }))
-    .min(1)
-    .max(50),
-  choices: z.array(Choice).max(2000).default([]),
-  kept: z.array(KeptStrip).max(2000).default([]),
-  done: z.array(DoneCut).max(2000).default([])
-});
+export const CutJob = versioned(
+  CUT_JOB_HISTORY,
+  z.object({
+    schema: z.literal('jolt-step/cut-job'),
+    version: versionField(CUT_JOB_HISTORY),
+    id: Id.describe('the item it was begun for'),
+    wants: z
+      .array(z.object({ itemId: Id, copies: z.number().int().min(1).max(500) }))
+      .min(1)
+      .max(50),
+    choices: z.array(Choice).max(2000).default([]),
+    kept: z.array(KeptStrip).max(2000).default([]),
+    done: z.array(DoneCut).max(2000).default([])
+  })
+);
 export type CutJob = z.infer<typeof CutJob>;
 
 /** A job nothing has been decided about. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { CutJob } from '$lib/core/documents/cutJob';
 import { Item } from '$lib/core/documents/item';
 import { Order } from '$lib/core/documents/order';
@@ -6,7 +7,9 @@ import { Run } from '$lib/core/documents/run';
 import { Setup, Shop } from '$lib/core/documents/shop';
 import { StashEntry } from '$lib/core/documents/stash';
 
-const BACKUP_VERSION = 1;
+/** Versions of a backup. */
+export const BACKUP_HISTORY: VersionHistory = { kind: 'backup', lifts: [] };
+export const BACKUP_VERSION = versionOf(BACKUP_HISTORY);
 
 /** A photo as text, so that one file holds everything. */
 const PhotoText = z.object({
@@ -20,18 +23,21 @@ const PhotoText = z.object({
 });
 
 /** Everything a browser keeps, in one file. */
-export const Backup = z.object({
-  schema: z.literal('jolt-step/backup'),
-  version: z.literal(BACKUP_VERSION),
-  at: z.iso.datetime(),
-  items: z.array(Item),
-  setups: z.array(Setup),
-  shop: Shop.nullable(),
-  runs: z.array(Run),
-  orders: z.array(Order).default([]),
-  stash: z.array(StashEntry),
-  cutJobs: z.array(CutJob),
-  meta: z.array(z.object({ key: z.string().min(1), value: z.unknown() })),
-  photos: z.array(PhotoText)
-});
+export const Backup = versioned(
+  BACKUP_HISTORY,
+  z.object({
+    schema: z.literal('jolt-step/backup'),
+    version: versionField(BACKUP_HISTORY),
+    at: z.iso.datetime(),
+    items: z.array(Item),
+    setups: z.array(Setup),
+    shop: Shop.nullable(),
+    runs: z.array(Run),
+    orders: z.array(Order).default([]),
+    stash: z.array(StashEntry),
+    cutJobs: z.array(CutJob),
+    meta: z.array(z.object({ key: z.string().min(1), value: z.unknown() })),
+    photos: z.array(PhotoText)
+  })
+);
 export type Backup = z.infer<typeof Backup>;

@@ -1,4 +1,4 @@
-export { Backup } from './backup';
+export { Backup, BACKUP_VERSION } from './backup';
 export {
   type DocumentError,
   type DocumentKind,
@@ -6,5 +6,8 @@ export {
   DOCUMENTS,
   jsonSchema,
   readDocument,
-  readValue
+  readRow,
+  readValue,
+  type RowKind,
+  type RowOf
 } from './read';

@@ -1,12 +1,13 @@
 import { z } from 'zod';
-import { CutJob } from '$lib/core/documents/cutJob';
-import { brokenReferences, Item } from '$lib/core/documents/item';
-import { Order } from '$lib/core/documents/order';
-import { Plan } from '$lib/core/documents/plan';
-import { Run } from '$lib/core/documents/run';
-import { Setup, Shop } from '$lib/core/documents/shop';
-import { Stash } from '$lib/core/documents/stash';
-import { Backup } from './backup';
+import { CUT_JOB_HISTORY, CutJob } from '$lib/core/documents/cutJob';
+import { brokenReferences, Item, ITEM_HISTORY } from '$lib/core/documents/item';
+import { Order, ORDER_HISTORY } from '$lib/core/documents/order';
+import { Plan, PLAN_HISTORY } from '$lib/core/documents/plan';
+import { Run, RUN_HISTORY, RunHead } from '$lib/core/documents/run';
+import { Setup, SETUP_HISTORY, Shop, SHOP_HISTORY } from '$lib/core/documents/shop';
+import { Stash, STASH_HISTORY, StashEntry } from '$lib/core/documents/stash';
+import { type RawDocument, type VersionHistory, versionOf } from '$lib/core/documents/versions';
+import { Backup, BACKUP_HISTORY } from './backup';
 
 /** The documents that are saved, sent and exported, by the name their `schema` field ends with. */
 export const DOCUMENTS = {
@@ -32,21 +33,17 @@ export interface DocumentError {
 
 export type DocumentResult<T> = { ok: true; document: T } | { ok: false; error: DocumentError };
 
-/**
- * Changes that lift a document of version n to version n + 1, by kind, the first from version 1. There are
- * none yet: all documents stand at version 1.
- */
-type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
-const MIGRATIONS: Record<DocumentKind, Migration[]> = {
-  item: [],
-  setup: [],
-  shop: [],
-  stash: [],
-  run: [],
-  order: [],
-  plan: [],
-  'cut-job': [],
-  backup: []
+/** The versions each kind has had; a line of the stash lies in a row of its own. */
+const HISTORIES: Record<DocumentKind, VersionHistory> = {
+  item: ITEM_HISTORY,
+  setup: SETUP_HISTORY,
+  shop: SHOP_HISTORY,
+  stash: STASH_HISTORY,
+  run: RUN_HISTORY,
+  order: ORDER_HISTORY,
+  plan: PLAN_HISTORY,
+  'cut-job': CUT_JOB_HISTORY,
+  backup: BACKUP_HISTORY
 };
 
 /**
@@ -73,7 +70,7 @@ export function readValue<K extends DocumentKind>(kind: K, value: unknown): Docu
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     return refuse('wrong-kind', '', `This is not ${article(kind)} file: it holds nothing of the kind.`);
   }
-  let raw = value as Record<string, unknown>;
+  const raw = value as RawDocument;
   if (raw.schema !== `jolt-step/${kind}`) {
     const found = typeof raw.schema === 'string' ? `“${raw.schema}”` : 'nothing';
     return refuse(
@@ -82,7 +79,7 @@ export function readValue<K extends DocumentKind>(kind: K, value: unknown): Docu
       `This is not ${article(kind)} file: its field “schema” says ${found} instead of “jolt-step/${kind}”.`
     );
   }
-  const current = MIGRATIONS[kind].length + 1;
+  const current = versionOf(HISTORIES[kind]);
   const { version } = raw;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
     return refuse('invalid', 'version', 'The field “version” must be a whole number from 1.');
@@ -94,18 +91,8 @@ export function readValue<K extends DocumentKind>(kind: K, value: unknown): Docu
       `This ${kind} was written by a newer Jolt Step: its field “version” says ${version}, this one reads up to ${current}. Update, then open it again.`
     );
   }
-  for (const migrate of MIGRATIONS[kind].slice(version - 1)) raw = migrate(raw);
-
   const parsed = DOCUMENTS[kind].safeParse(raw);
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0];
-    const path = issue?.path.join('.') ?? '';
-    return refuse(
-      'invalid',
-      path,
-      `The field “${path || 'document'}” of this ${kind} is wrong: ${sentence(issue?.message)}`
-    );
-  }
+  if (!parsed.success) return invalid(kind, parsed.error);
   if (kind === 'item') {
     const broken = brokenReferences(parsed.data as Item)[0];
     if (broken)
@@ -114,9 +101,38 @@ export function readValue<K extends DocumentKind>(kind: K, value: unknown): Docu
   return { ok: true, document: parsed.data as DocumentOf<K> };
 }
 
+/** The rows of the browser’s database, by what they hold. */
+const ROWS = {
+  item: Item,
+  setup: Setup,
+  shop: Shop,
+  order: Order,
+  run: RunHead,
+  'cut job': CutJob,
+  'line of the stash': StashEntry
+} as const;
+export type RowKind = keyof typeof ROWS;
+export type RowOf<K extends RowKind> = z.output<(typeof ROWS)[K]>;
+
+/** Reads a row of the database through the schema of its kind: one of an older version is lifted, a broken one refused. */
+export function readRow<K extends RowKind>(kind: K, row: unknown): DocumentResult<RowOf<K>> {
+  const parsed = ROWS[kind].safeParse(row);
+  return parsed.success ? { ok: true, document: parsed.data as RowOf<K> } : invalid(kind, parsed.error);
+}
+
 /** The JSON Schema of a kind of document, for other programs. */
 export function jsonSchema(kind: DocumentKind): unknown {
   return z.toJSONSchema(DOCUMENTS[kind], { io: 'input', unrepresentable: 'any' });
+}
+
+/** The first thing wrong, with its field. */
+function invalid(kind: string, { issues }: z.ZodError): { ok: false; error: DocumentError } {
+  const path = issues[0]?.path.join('.') ?? '';
+  return refuse(
+    'invalid',
+    path,
+    `The field “${path || 'document'}” of this ${kind} is wrong: ${sentence(issues[0]?.message)}`
+  );
 }
 
 function refuse(

@@ -1,5 +1,5 @@
 import type { Operation } from './operation';
-import type { HandStep, Item, Step, Stop, Thread } from './schema';
+import type { Answer, HandStep, Item, Step, Stop, Thread } from './schema';
 
 /** Edits of an item: each takes an item and gives a new one, so that undo is a list of items. */
 
@@ -102,21 +102,27 @@ export function editStop(item: Item, stopId: string, { stitches, ...change }: St
   };
 }
 
+/** What an answer is about: a finding of one code, at a step, of a piece. */
+export interface Answerable {
+  code: string;
+  severity: 'stop' | 'warn' | 'note';
+  stepId: string | null;
+  about: string | null;
+}
+
 /**
  * Answers a finding with “meant so”; an older answer to the same finding is replaced.
  *
  * @param at time of the answer, ISO 8601
  */
-export function answerFinding(
-  item: Item,
-  finding: { checkId: string; stepId: string | null },
-  reason: string,
-  at: string
-): Item {
+export function answerFinding(item: Item, finding: Answerable, reason: string, at: string): Item {
   const { answers, ...rest } = takeBackAnswer(item, finding);
+  const { code, severity, stepId, about } = finding;
   const answer = {
-    checkId: finding.checkId,
-    ...(finding.stepId !== null && { stepId: finding.stepId }),
+    code,
+    severity,
+    ...(stepId !== null && { stepId }),
+    ...(about !== null && { about }),
     reason,
     at
   };
@@ -124,14 +130,18 @@ export function answerFinding(
 }
 
 /** Takes an answer back, so that the finding stands again. */
-export function takeBackAnswer(
-  item: Item,
-  { checkId, stepId }: { checkId: string; stepId: string | null }
-): Item {
-  return {
-    ...item,
-    answers: item.answers.filter((answer) => answer.checkId !== checkId || (answer.stepId ?? null) !== stepId)
-  };
+export function takeBackAnswer(item: Item, finding: Answerable): Item {
+  return { ...item, answers: item.answers.filter((answer) => !isAbout(answer, finding)) };
+}
+
+/** Whether an answer was given to a finding, however grave that is now. */
+export function isAbout(answer: Answer, { code, stepId, about }: Answerable): boolean {
+  const [check] = code.split('/');
+  // Answers of version 1 named the check alone.
+  const sameCode = answer.code === code || answer.code === `${check}/*`;
+  return (
+    sameCode && (answer.stepId ?? null) === stepId && (answer.about === undefined || answer.about === about)
+  );
 }
 
 /** Adds a thread, unless one of the same name and colour is there; gives the item and the thread’s id. */

@@ -2,6 +2,8 @@ export {
   addHandStep,
   addThread,
   answerFinding,
+  isAbout,
+  type Answerable,
   editStep,
   editStop,
   moveStep,
@@ -29,6 +31,7 @@ export {
   Hooping,
   isStabiliserKind,
   Item,
+  ITEM_HISTORY,
   ITEM_VERSION,
   Line,
   Material,
@@ -48,3 +51,4 @@ export {
   Variant
 } from './schema';
 export { forVariant, variantOf } from './variant';
+export { LIMITS } from './limits';

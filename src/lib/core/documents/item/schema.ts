@@ -1,9 +1,14 @@
 import { z } from 'zod';
+import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { Path, SHAPES } from '$lib/core/base/geometry';
 import { Operation } from './operation';
+import { LIMITS } from './limits';
+import { withCodes } from './lifts';
 import { Role } from './roles';
 
-export const ITEM_VERSION = 1;
+/** Versions of an item: answers and remarks got codes. */
+export const ITEM_HISTORY: VersionHistory = { kind: 'item', lifts: [withCodes] };
+export const ITEM_VERSION = versionOf(ITEM_HISTORY);
 
 const Id = z.string().min(1).max(120);
 const Mm = z.number().min(0).max(5000);
@@ -29,7 +34,7 @@ const Variants = z.array(Id).optional();
 
 /** A part of a stop with its own speed, as a zigzag pass before the satin. */
 export const Phase = z.object({
-  stitches: z.number().int().min(0).max(2_000_000),
+  stitches: z.number().int().min(0).max(LIMITS.stitchesOfStop),
   length: z
     .number()
     .min(0.1)
@@ -54,7 +59,16 @@ export const Phase = z.object({
 });
 export type Phase = z.infer<typeof Phase>;
 
-const Hundredths = z.array(z.number().int().min(-200_000).max(200_000)).max(500_000);
+/** Hundredths of a millimetre. */
+const Hundredths = z
+  .array(
+    z
+      .number()
+      .int()
+      .min(-LIMITS.coordinate * 100)
+      .max(LIMITS.coordinate * 100)
+  )
+  .max(LIMITS.stitchesOfStop);
 
 /** Stitches that came in with a list or a drawing: places in hundredths of a millimetre. */
 export const Stitched = z.object({
@@ -86,8 +100,8 @@ export const Stop = z.object({
   threadId: Id,
   visible: z.enum(['front', 'back', 'both', 'hidden', 'unknown']).default('unknown'),
   countSource: CountSource,
-  phases: z.array(Phase).min(1),
-  lineIds: z.array(Id).default([]),
+  phases: z.array(Phase).min(1).max(LIMITS.phases),
+  lineIds: z.array(Id).max(LIMITS.lines).default([]),
   stitched: Stitched.optional().describe('its stitches, where they are known one by one'),
   halts: z.boolean().default(true).describe('hands are needed after this stop'),
   protected: z.boolean().default(false).describe('a bobbin must not run out inside this stop'),
@@ -120,12 +134,15 @@ const StitchFile = z.object({
       setAside: z.array(z.number().int().min(1)).default([]).describe('lines the maker says are no stops')
     })
     .optional(),
-  stops: z.array(Stop)
+  stops: z.array(Stop).max(LIMITS.stops)
 });
 type StitchFile = z.infer<typeof StitchFile>;
 
 /** Openings left in a line, mm along its path. */
-const Gaps = z.array(z.object({ from: Mm, to: Mm })).default([]);
+const Gaps = z
+  .array(z.object({ from: Mm, to: Mm }))
+  .max(100)
+  .default([]);
 
 export const Line = z.object({
   id: Id,
@@ -252,48 +269,85 @@ export const Variant = z.object({
     .default({})
     .describe('lines that run otherwise in this variant, by line'),
   phases: z
-    .record(z.string(), z.array(Phase).min(1))
+    .record(z.string(), z.array(Phase).min(1).max(LIMITS.phases))
     .default({})
     .describe('stitches of stops that differ, by stop')
 });
 export type Variant = z.infer<typeof Variant>;
 
-/** A finding the maker has answered with “meant so”. */
+const Severity = z.enum(['stop', 'warn', 'note']);
+
+/** A finding the maker has answered with “meant so”. It holds for this code, up to this severity. */
 const Answer = z.object({
-  checkId: Id,
+  code: Id,
+  severity: Severity,
   stepId: Id.optional(),
+  about: Id.optional().describe('the piece or thread, where a step can show the same of several'),
   reason: z.string().max(500),
   at: z.string()
 });
+export type Answer = z.infer<typeof Answer>;
 
 /** What the making of the item left to say, as an expected stop that the chart does not have. */
 export const Remark = z.object({
-  id: Id,
-  severity: z.enum(['warn', 'note']),
+  code: Id,
+  severity: Severity,
   stepId: Id.optional(),
-  text: z.string().max(500)
+  values: z
+    .record(z.string().max(40), z.union([z.string().max(500), z.number(), z.boolean(), z.null()]))
+    .default({})
 });
 export type Remark = z.infer<typeof Remark>;
 
-export const Item = z.object({
-  schema: z.literal('jolt-step/item'),
-  version: z.literal(ITEM_VERSION),
-  id: Id,
-  name: z.string().min(1).max(120),
-  note: z.string().max(5000).default(''),
-  construction: z.string().max(60).optional(),
-  params: z.record(z.string(), z.unknown()).default({}),
-  createdAt: z.iso.datetime(),
-  updatedAt: z.iso.datetime(),
-  putAwayAt: z.iso.datetime().optional(),
-  threads: z.array(Thread),
-  variants: z.array(Variant).min(1),
-  hoopings: z.array(Hooping).min(1),
-  files: z.array(StitchFile),
-  lines: z.array(Line),
-  pieces: z.array(Piece),
-  steps: z.array(Step),
-  remarks: z.array(Remark).default([]),
-  answers: z.array(Answer).default([])
-});
+/** What to make. */
+export const Item = versioned(
+  ITEM_HISTORY,
+  z
+    .object({
+      schema: z.literal('jolt-step/item'),
+      version: versionField(ITEM_HISTORY),
+      id: Id,
+      name: z.string().min(1).max(120),
+      note: z.string().max(5000).default(''),
+      construction: z.string().max(60).optional(),
+      params: z.record(z.string(), z.unknown()).default({}),
+      createdAt: z.iso.datetime(),
+      updatedAt: z.iso.datetime(),
+      putAwayAt: z.iso.datetime().optional(),
+      threads: z.array(Thread).max(LIMITS.threads),
+      variants: z.array(Variant).min(1).max(LIMITS.variants),
+      hoopings: z.array(Hooping).min(1).max(LIMITS.hoopings),
+      files: z.array(StitchFile).max(LIMITS.files),
+      lines: z.array(Line).max(LIMITS.lines),
+      pieces: z.array(Piece).max(LIMITS.pieces),
+      steps: z.array(Step).max(LIMITS.steps),
+      remarks: z.array(Remark).max(LIMITS.steps).default([]),
+      answers: z.array(Answer).max(LIMITS.steps).default([])
+    })
+    .superRefine(refuseTooMuch)
+);
 export type Item = z.infer<typeof Item>;
+
+/** What no single field can see: all stops and stitches of an item together. */
+function refuseTooMuch(
+  { files }: { files: { stops: { phases: { stitches: number }[] }[] }[] },
+  context: z.RefinementCtx
+): void {
+  const stops = files.reduce((sum, file) => sum + file.stops.length, 0);
+  const stitches = files.reduce(
+    (sum, file) =>
+      sum +
+      file.stops.reduce((all, { phases }) => all + phases.reduce((own, phase) => own + phase.stitches, 0), 0),
+    0
+  );
+  const refuse = (what: string, count: number, most: number): void => {
+    if (count > most)
+      context.addIssue({
+        code: 'custom',
+        path: ['files'],
+        message: `${count.toLocaleString('en')} ${what} in all: an item has at most ${most.toLocaleString('en')}`
+      });
+  };
+  refuse('stops', stops, LIMITS.stops);
+  refuse('stitches', stitches, LIMITS.stitches);
+}

@@ -5,6 +5,7 @@ export {
   DEFAULT_RATES,
   newLine,
   Order,
+  ORDER_HISTORY,
   ORDER_VERSION,
   OrderLine,
   piecesToStitch,

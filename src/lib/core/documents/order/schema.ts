@@ -1,8 +1,11 @@
 import { z } from 'zod';
+import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { Way } from '$lib/core/documents/run';
 import { Placement } from './placement';
 
-export const ORDER_VERSION = 1;
+/** Versions of an order. */
+export const ORDER_HISTORY: VersionHistory = { kind: 'order', lifts: [] };
+export const ORDER_VERSION = versionOf(ORDER_HISTORY);
 
 const Id = z.string().min(1).max(120);
 const Mm = z.number().min(0).max(5000);
@@ -93,38 +96,41 @@ export const DEFAULT_RATES: Rates = {
 };
 
 /** How many, by when, on what, at which hours. */
-export const Order = z
-  .object({
-    schema: z.literal('jolt-step/order'),
-    version: z.literal(ORDER_VERSION),
-    id: Id,
-    name: z.string().trim().min(1, 'give it a name').max(120),
-    customer: z.string().max(200).default(''),
-    note: z.string().max(5000).default(''),
-    createdAt: z.iso.datetime(),
-    updatedAt: z.iso.datetime(),
-    putAwayAt: z.iso.datetime().optional(),
-    lines: z.array(OrderLine).max(60),
-    due: WallTime.nullable().default(null),
-    from: WallTime.describe('when work may begin, or goes on after a change of plan'),
-    spoilage: z.number().min(0).max(0.5).default(0.03).describe('share that comes out bad'),
-    machineIds: z.array(Id).max(50).default([]).describe('every machine of the shop where empty'),
-    people: z.number().int().min(1).max(8).default(1),
-    bench: Bench.default(DEFAULT_BENCH),
-    rates: Rates.default(DEFAULT_RATES)
-  })
-  .superRefine((order, context) => {
-    const refuse = (path: (string | number)[], message: string): void =>
-      context.addIssue({ code: 'custom', path, message });
-    if (order.bench.to <= order.bench.from) refuse(['bench', 'to'], 'the bench closes before it opens');
-    order.bench.breaks.forEach((each, at) => {
-      if (each.to <= each.from) refuse(['bench', 'breaks', at, 'to'], 'a break ends before it begins');
-    });
-    const ids = order.lines.map(({ id }) => id);
-    ids.forEach((id, at) => {
-      if (ids.indexOf(id) !== at) refuse(['lines', at, 'id'], 'two lines have one id');
-    });
-  });
+export const Order = versioned(
+  ORDER_HISTORY,
+  z
+    .object({
+      schema: z.literal('jolt-step/order'),
+      version: versionField(ORDER_HISTORY),
+      id: Id,
+      name: z.string().trim().min(1, 'give it a name').max(120),
+      customer: z.string().max(200).default(''),
+      note: z.string().max(5000).default(''),
+      createdAt: z.iso.datetime(),
+      updatedAt: z.iso.datetime(),
+      putAwayAt: z.iso.datetime().optional(),
+      lines: z.array(OrderLine).max(60),
+      due: WallTime.nullable().default(null),
+      from: WallTime.describe('when work may begin, or goes on after a change of plan'),
+      spoilage: z.number().min(0).max(0.5).default(0.03).describe('share that comes out bad'),
+      machineIds: z.array(Id).max(50).default([]).describe('every machine of the shop where empty'),
+      people: z.number().int().min(1).max(8).default(1),
+      bench: Bench.default(DEFAULT_BENCH),
+      rates: Rates.default(DEFAULT_RATES)
+    })
+    .superRefine((order, context) => {
+      const refuse = (path: (string | number)[], message: string): void =>
+        context.addIssue({ code: 'custom', path, message });
+      if (order.bench.to <= order.bench.from) refuse(['bench', 'to'], 'the bench closes before it opens');
+      order.bench.breaks.forEach((each, at) => {
+        if (each.to <= each.from) refuse(['bench', 'breaks', at, 'to'], 'a break ends before it begins');
+      });
+      const ids = order.lines.map(({ id }) => id);
+      ids.forEach((id, at) => {
+        if (ids.indexOf(id) !== at) refuse(['lines', at, 'id'], 'two lines have one id');
+      });
+    })
+);
 export type Order = z.infer<typeof Order>;
 
 /**

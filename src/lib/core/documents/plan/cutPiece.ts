@@ -26,7 +26,11 @@ export const CutPiece = z.object({
   parts: z.array(SizePart).default([]).describe('why it is that large; adds up to `cut`'),
   grain: z.enum(['fixed', 'either-way', 'any']).default('any'),
   overridden: z.boolean().describe('the maker has set a size or margin'),
-  cutFrom: z.string().nullable().describe('name of the piece it is cut from in an earlier hooping')
+  cutFrom: z
+    .string()
+    .nullable()
+    .default(null)
+    .describe('name of the piece it is cut from in an earlier hooping')
 });
 
 export type CutPiece = z.infer<typeof CutPiece>;

@@ -1,4 +1,11 @@
 import { z } from 'zod';
+import {
+  type RawDocument,
+  versioned,
+  versionField,
+  type VersionHistory,
+  versionOf
+} from '$lib/core/documents/versions';
 import { CountSource, Operation, Role, Thread } from '$lib/core/documents/item';
 import { BobbinKind } from '$lib/core/documents/shop';
 import { CutPiece } from './cutPiece';
@@ -6,7 +13,19 @@ import { Estimate } from './estimate';
 import { HoopState } from './hoopState';
 import { Mark } from './mark';
 
-export const PLAN_VERSION = 1;
+/** Version 2: a warning had an id; now it has a code. The very first plans named no variant: there was but one. */
+function withWarningCodes(plan: RawDocument): RawDocument {
+  const warnings = Array.isArray(plan.warnings) ? (plan.warnings as RawDocument[]) : [];
+  return {
+    variant: { id: 'variant-1', name: 'As drawn' },
+    ...plan,
+    warnings: warnings.map(({ id, ...rest }) => ({ ...rest, code: `plan/${String(id)}` }))
+  };
+}
+
+/** Versions of a plan: warnings got codes. */
+export const PLAN_HISTORY: VersionHistory = { kind: 'plan', lifts: [withWarningCodes] };
+export const PLAN_VERSION = versionOf(PLAN_HISTORY);
 
 /** What a plan says of a stop, beside its step. */
 export const PlanStop = z.object({
@@ -69,8 +88,9 @@ export const PlanStep = z.object({
 });
 export type PlanStep = z.infer<typeof PlanStep>;
 
+/** What the item’s making or the setup left to say, in the words of the day it was planned. */
 export const PlanWarning = z.object({
-  id: z.string(),
+  code: z.string(),
   severity: z.enum(['stop', 'warn', 'note']),
   stepId: z.string().nullable(),
   text: z.string()
@@ -85,30 +105,33 @@ const ThreadUse = z.object({
 });
 
 /** Everything computed from an item, a setup and a shop. A screen shows it and computes nothing. */
-export const Plan = z.object({
-  schema: z.literal('jolt-step/plan'),
-  version: z.literal(PLAN_VERSION),
-  itemId: z.string(),
-  itemName: z.string(),
-  variant: z.object({ id: z.string(), name: z.string() }),
-  unit: z.enum(['mm', 'in']),
-  finished: z.object({ width: z.number(), height: z.number() }),
-  copies: z.number().int().describe('copies the cut list counts; times and threads are of one'),
-  machine: z.object({ id: z.string(), name: z.string(), needles: z.number().int(), setSpm: z.number() }),
-  hoop: z.object({
-    id: z.string(),
-    name: z.string(),
-    field: z.object({ width: z.number(), height: z.number() }),
-    ring: z.object({ width: z.number(), height: z.number() })
-  }),
-  steps: z.array(PlanStep),
-  totals: z.object({ hands: Estimate, needle: Estimate, waiting: Estimate }),
-  stitches: z.number().int(),
-  upperMetres: z.number(),
-  bobbinMetres: z.number(),
-  bobbin: BobbinKind.default({ id: 'wound-40', name: 'Self-wound, 40 wt', metres: 40 }),
-  threads: z.array(ThreadUse),
-  cuts: z.array(CutPiece),
-  warnings: z.array(PlanWarning)
-});
+export const Plan = versioned(
+  PLAN_HISTORY,
+  z.object({
+    schema: z.literal('jolt-step/plan'),
+    version: versionField(PLAN_HISTORY),
+    itemId: z.string(),
+    itemName: z.string(),
+    variant: z.object({ id: z.string(), name: z.string() }),
+    unit: z.enum(['mm', 'in']),
+    finished: z.object({ width: z.number(), height: z.number() }),
+    copies: z.number().int().describe('copies the cut list counts; times and threads are of one'),
+    machine: z.object({ id: z.string(), name: z.string(), needles: z.number().int(), setSpm: z.number() }),
+    hoop: z.object({
+      id: z.string(),
+      name: z.string(),
+      field: z.object({ width: z.number(), height: z.number() }),
+      ring: z.object({ width: z.number(), height: z.number() })
+    }),
+    steps: z.array(PlanStep),
+    totals: z.object({ hands: Estimate, needle: Estimate, waiting: Estimate }),
+    stitches: z.number().int(),
+    upperMetres: z.number(),
+    bobbinMetres: z.number(),
+    bobbin: BobbinKind.default({ id: 'wound-40', name: 'Self-wound, 40 wt', metres: 40 }),
+    threads: z.array(ThreadUse),
+    cuts: z.array(CutPiece),
+    warnings: z.array(PlanWarning)
+  })
+);
 export type Plan = z.infer<typeof Plan>;

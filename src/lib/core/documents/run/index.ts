@@ -1,1 +1,12 @@
-export { Fault, FAULTS, Run, RUN_VERSION, RunEvent, type RunEventType, RunHead, Way, WAYS } from './schema';
+export {
+  Fault,
+  FAULTS,
+  Run,
+  RUN_HISTORY,
+  RUN_VERSION,
+  RunEvent,
+  RunHead,
+  type RunEventType,
+  Way,
+  WAYS
+} from './schema';

@@ -1,8 +1,21 @@
 import { z } from 'zod';
+import {
+  type Lift,
+  versioned,
+  versionField,
+  type VersionHistory,
+  versionOf
+} from '$lib/core/documents/versions';
+import { Item } from '$lib/core/documents/item';
 import { Plan } from '$lib/core/documents/plan';
 import { Setup } from '$lib/core/documents/shop';
 
-export const RUN_VERSION = 1;
+/** Version 2: a run keeps the item it was started with; one of before knows none and takes what is on the shelf. */
+const withItem: Lift = (run) => ({ ...run, item: null });
+
+/** Versions of a run: it keeps its item. */
+export const RUN_HISTORY: VersionHistory = { kind: 'run', lifts: [withItem] };
+export const RUN_VERSION = versionOf(RUN_HISTORY);
 
 /** What goes wrong at the machine and is put right with a guided recovery. */
 export const FAULTS = [
@@ -82,10 +95,9 @@ const RunOrder = z.object({
 });
 type RunOrder = z.infer<typeof RunOrder>;
 
-/** One making of an item: the plan it followed and what happened, in order. */
-export const Run = z.object({
+const RunFields = z.object({
   schema: z.literal('jolt-step/run'),
-  version: z.literal(RUN_VERSION),
+  version: versionField(RUN_HISTORY),
   id: z.string().min(1),
   itemId: z.string().min(1),
   itemName: z.string(),
@@ -93,13 +105,17 @@ export const Run = z.object({
   finishedAt: z.iso.datetime().nullable(),
   setup: Setup,
   plan: Plan,
+  item: Item.nullable().describe('the item as it was when the run started; null where an old run kept none'),
   leftOut: z.boolean().optional().describe('the maker says: nothing is to be learned from it'),
   note: z.string().max(5000).optional(),
   order: RunOrder.optional(),
   events: z.array(RunEvent)
 });
+
+/** One making of an item: the item and the plan it followed, and what happened, in order. */
+export const Run = versioned(RUN_HISTORY, RunFields);
 export type Run = z.infer<typeof Run>;
 
 /** A run without its events, as it is kept beside them. */
-export const RunHead = Run.omit({ events: true });
+export const RunHead = versioned(RUN_HISTORY, RunFields.omit({ events: true }));
 export type RunHead = z.infer<typeof RunHead>;

@@ -10,5 +10,5 @@ export {
 } from './handTimes';
 export { Factor, Learned, LearnedHands, LearnedMachine } from './learned';
 export { reachWords, readReach } from './reach';
-export { Hoop, Machine, Setup, Shop } from './schema';
+export { Hoop, Machine, Setup, SETUP_HISTORY, Shop, SHOP_HISTORY } from './schema';
 export { BobbinKind, bobbinKindOf, BobbinOn } from './supplies';

@@ -1,12 +1,33 @@
 import { z } from 'zod';
+import {
+  type Lift,
+  type RawDocument,
+  versioned,
+  versionField,
+  type VersionHistory,
+  versionOf
+} from '$lib/core/documents/versions';
 import { PIECE_USES } from '$lib/core/documents/item';
 import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
-import { HandTimes } from './handTimes';
+import { HAND_TIME_KEYS, HandTimes } from './handTimes';
 import { Learned } from './learned';
 import { BOBBIN_KINDS, BobbinKind, BobbinOn, Spool } from './supplies';
 
-export const SHOP_VERSION = 1;
-export const SETUP_VERSION = 1;
+/** Version 2: hand times that are no longer told apart fall away. */
+const withTodaysHands: Lift = (shop) => {
+  const own = (shop.hands ?? {}) as RawDocument;
+  return {
+    ...shop,
+    hands: Object.fromEntries(HAND_TIME_KEYS.flatMap((key) => (key in own ? [[key, own[key]]] : [])))
+  };
+};
+
+/** Versions of a shop: one list of hand times for all. */
+export const SHOP_HISTORY: VersionHistory = { kind: 'shop', lifts: [withTodaysHands] };
+export const SHOP_VERSION = versionOf(SHOP_HISTORY);
+/** Versions of a setup. */
+export const SETUP_HISTORY: VersionHistory = { kind: 'setup', lifts: [] };
+export const SETUP_VERSION = versionOf(SETUP_HISTORY);
 
 const Id = z.string().min(1).max(120);
 const Spm = z.number().int().min(50).max(1500);
@@ -67,60 +88,74 @@ export const Hoop = z.object({
 });
 export type Hoop = z.infer<typeof Hoop>;
 
-export const Shop = z.object({
-  schema: z.literal('jolt-step/shop'),
-  version: z.literal(SHOP_VERSION),
-  id: Id,
-  name: z.string().min(1).max(120),
-  unit: z.enum(['mm', 'in']),
-  rounding: z.enum(['quarter-inch', '5mm']),
-  machines: z.array(Machine).min(1),
-  hoops: z.array(Hoop).min(1),
-  hands: HandTimes,
-  cutAccuracy: z
-    .number()
-    .min(0)
-    .max(10)
-    .default(1)
-    .describe('how far a cut of this maker strays from its line, mm'),
-  margins: z
-    .partialRecord(z.enum(PIECE_USES), z.number().min(0).max(500))
-    .default({})
-    .describe('margins on each side that differ from the usual ones, mm'),
-  offcuts: OffcutRule.default(DEFAULT_OFFCUT_RULE),
-  offers: z.array(Offer).nullable().default(null).describe('what can be bought; the usual where null'),
-  schools: z.record(z.string(), z.string()).default({}).describe('how the maker answers where makers differ'),
-  bobbins: z
-    .array(BobbinKind)
-    .min(1)
-    .max(20)
-    .default(() => [...BOBBIN_KINDS]),
-  people: z
-    .array(z.string().trim().min(1).max(60))
-    .max(20)
-    .optional()
-    .describe('who works here, where it is more than one'),
-  learned: Learned.optional().describe('computed from the logged runs; left out when the shop is stored'),
-  needleHours: z.number().min(1).max(200).default(8).describe('hours a needle stitches before it is changed')
-});
+export const Shop = versioned(
+  SHOP_HISTORY,
+  z.object({
+    schema: z.literal('jolt-step/shop'),
+    version: versionField(SHOP_HISTORY),
+    id: Id,
+    name: z.string().min(1).max(120),
+    unit: z.enum(['mm', 'in']),
+    rounding: z.enum(['quarter-inch', '5mm']),
+    machines: z.array(Machine).min(1),
+    hoops: z.array(Hoop).min(1),
+    hands: HandTimes,
+    cutAccuracy: z
+      .number()
+      .min(0)
+      .max(10)
+      .default(1)
+      .describe('how far a cut of this maker strays from its line, mm'),
+    margins: z
+      .partialRecord(z.enum(PIECE_USES), z.number().min(0).max(500))
+      .default({})
+      .describe('margins on each side that differ from the usual ones, mm'),
+    offcuts: OffcutRule.default(DEFAULT_OFFCUT_RULE),
+    offers: z.array(Offer).nullable().default(null).describe('what can be bought; the usual where null'),
+    schools: z
+      .record(z.string(), z.string())
+      .default({})
+      .describe('how the maker answers where makers differ'),
+    bobbins: z
+      .array(BobbinKind)
+      .min(1)
+      .max(20)
+      .default(() => [...BOBBIN_KINDS]),
+    people: z
+      .array(z.string().trim().min(1).max(60))
+      .max(20)
+      .optional()
+      .describe('who works here, where it is more than one'),
+    learned: Learned.optional().describe('computed from the logged runs; left out when the shop is stored'),
+    needleHours: z
+      .number()
+      .min(1)
+      .max(200)
+      .default(8)
+      .describe('hours a needle stitches before it is changed')
+  })
+);
 export type Shop = z.infer<typeof Shop>;
 
 /** How one item is made this time: a plan is always made for a setup. */
-export const Setup = z.object({
-  schema: z.literal('jolt-step/setup'),
-  version: z.literal(SETUP_VERSION),
-  itemId: Id,
-  variantId: Id,
-  machineId: Id,
-  hoopId: Id,
-  copies: z.number().int().min(1).max(500).default(1),
-  threads: z.record(z.string(), Spool).default({}).describe('spool used for a thread of the item'),
-  bobbin: z.string().max(80).default('white').describe('what bobbins are usually wound with'),
-  bobbinKind: Id.optional(),
-  bobbinOn: BobbinOn.optional().describe('in the machine before the start; none where missing'),
-  schools: z.record(z.string(), z.string()).default({}),
-  person: z.string().max(60).optional().describe('whose hands; nobody in particular where missing'),
-  claimedMinutes: z.number().min(0).max(100_000).optional().describe('what a seller says it takes'),
-  displayedMinutes: z.number().min(0).max(100_000).optional().describe('what the machine shows')
-});
+export const Setup = versioned(
+  SETUP_HISTORY,
+  z.object({
+    schema: z.literal('jolt-step/setup'),
+    version: versionField(SETUP_HISTORY),
+    itemId: Id,
+    variantId: Id,
+    machineId: Id,
+    hoopId: Id,
+    copies: z.number().int().min(1).max(500).default(1),
+    threads: z.record(z.string(), Spool).default({}).describe('spool used for a thread of the item'),
+    bobbin: z.string().max(80).default('white').describe('what bobbins are usually wound with'),
+    bobbinKind: Id.optional(),
+    bobbinOn: BobbinOn.optional().describe('in the machine before the start; none where missing'),
+    schools: z.record(z.string(), z.string()).default({}),
+    person: z.string().max(60).optional().describe('whose hands; nobody in particular where missing'),
+    claimedMinutes: z.number().min(0).max(100_000).optional().describe('what a seller says it takes'),
+    displayedMinutes: z.number().min(0).max(100_000).optional().describe('what the machine shows')
+  })
+);
 export type Setup = z.infer<typeof Setup>;

@@ -2,6 +2,8 @@ export {
   ClothEntry,
   CountedEntry,
   Stash,
+  STASH_ENTRY_HISTORY,
+  STASH_HISTORY,
   STASH_VERSION,
   StashChange,
   StashEntry,

@@ -1,8 +1,13 @@
 import { z } from 'zod';
+import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { Path } from '$lib/core/base/geometry';
 import { MaterialKind } from '$lib/core/documents/item';
 
-export const STASH_VERSION = 1;
+/** Versions of a line of the stash; the first had no version. */
+export const STASH_ENTRY_HISTORY: VersionHistory = { kind: 'line of the stash', lifts: [] };
+/** Versions of a stash. */
+export const STASH_HISTORY: VersionHistory = { kind: 'stash', lifts: [] };
+export const STASH_VERSION = versionOf(STASH_HISTORY);
 
 const Id = z.string().min(1).max(120);
 const Mm = z.number().min(0).max(100_000);
@@ -18,6 +23,7 @@ const Count = z
 const Share = z.number('give a number').min(0, 'not below 0').max(30, 'at most 30 %');
 
 const Common = {
+  version: versionField(STASH_ENTRY_HISTORY).optional().describe('1 where missing'),
   id: Id,
   name: z.string().trim().min(1, 'give it a name').max(80),
   colour: z.string().regex(/^#[0-9a-f]{6}$/, 'choose a colour'),
@@ -81,15 +87,21 @@ export const CountedEntry = z.object({
 export type CountedEntry = z.infer<typeof CountedEntry>;
 
 /** One line of the stash. */
-export const StashEntry = z.discriminatedUnion('what', [ClothEntry, ThreadEntry, CountedEntry]);
+export const StashEntry = versioned(
+  STASH_ENTRY_HISTORY,
+  z.discriminatedUnion('what', [ClothEntry, ThreadEntry, CountedEntry])
+);
 export type StashEntry = z.infer<typeof StashEntry>;
 
 /** The whole stash, as it is exported and brought in. */
-export const Stash = z.object({
-  schema: z.literal('jolt-step/stash'),
-  version: z.literal(STASH_VERSION),
-  entries: z.array(StashEntry).max(5000)
-});
+export const Stash = versioned(
+  STASH_HISTORY,
+  z.object({
+    schema: z.literal('jolt-step/stash'),
+    version: versionField(STASH_HISTORY),
+    entries: z.array(StashEntry).max(5000)
+  })
+);
 export type Stash = z.infer<typeof Stash>;
 
 /** What happened to one entry: both sides kept, so that it can be taken back. */

@@ -4,14 +4,14 @@ import { type Check, type Finding, layStepOf } from './finding';
 
 /** Layers under the hoop that nothing holds while the hoop slides on. */
 export const holding: Check = ({ item, trace }) => {
-  const found = new Set<string>();
+  const said = new Set<string>();
   return trace.flatMap(({ stepId, state }): Finding[] => {
     const step = item.steps.find(({ id }) => id === stepId);
     if (step?.kind !== 'hand' || step.op.do !== 'hoop-on') return [];
     return state.layers.flatMap(({ pieceId, name, where, holds }): Finding[] => {
       const laid = layStepOf(item, pieceId);
-      if (where !== 'below' || holds.length > 0 || !laid || found.has(pieceId)) return [];
-      found.add(pieceId);
+      if (where !== 'below' || holds.length > 0 || !laid || said.has(pieceId)) return [];
+      said.add(pieceId);
       const tape = (before: Item): Item =>
         editStep(before, laid.id, { op: { ...laid.op, hold: { by: 'tape', strips: 4 } } });
       return [

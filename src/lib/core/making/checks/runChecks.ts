@@ -1,3 +1,5 @@
+import { isGraver } from '$lib/core/craft/findings';
+import { isAbout } from '$lib/core/documents/item';
 import { bare } from './bare';
 import { bobbin } from './bobbin';
 import { bobbinColour } from './bobbinColour';
@@ -101,11 +103,12 @@ export function runChecks(context: CheckContext): CheckResult {
   const said = new Set<string>();
   for (const finding of CHECKS.flatMap((check) => check(context))) {
     // The same thing is said once, however many seams show it.
-    const key = `${finding.checkId} ${finding.stepId ?? ''} ${finding.text}`;
+    const key = `${finding.code} ${finding.stepId ?? ''} ${finding.text}`;
     if (said.has(key)) continue;
     said.add(key);
+    // An answer lapses when the finding is graver than what was answered.
     const answer = context.item.answers.find(
-      ({ checkId, stepId }) => checkId === finding.checkId && (stepId ?? null) === finding.stepId
+      (each) => isAbout(each, finding) && !isGraver(finding.severity, each.severity)
     );
     if (answer) result.answered.push({ finding, reason: answer.reason });
     else result.open.push(finding);

@@ -1,3 +1,4 @@
+import { found, sentenceOf } from '$lib/core/craft/findings';
 import { findStop, forVariant, type Item, type Step, type Stop, variantOf } from '$lib/core/documents/item';
 import { type Plan, PLAN_VERSION, type PlanStep, type PlanWarning } from '$lib/core/documents/plan';
 import {
@@ -67,7 +68,12 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const stops = steps.flatMap(({ stop }) => stop ?? []);
   const warnings: PlanWarning[] = [
     ...resolved.warnings,
-    ...item.remarks.map(({ id, severity, stepId, text }) => ({ id, severity, stepId: stepId ?? null, text }))
+    ...item.remarks.map(({ code, severity, stepId, values }) => ({
+      code,
+      severity,
+      stepId: stepId ?? null,
+      text: sentenceOf(code, values)
+    }))
   ];
   const planned: Plan = {
     schema: 'jolt-step/plan',
@@ -140,8 +146,8 @@ function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {
   if (!machine || !hoop) throw new RangeError('A shop needs a machine and a hoop.');
   const warnings: PlanWarning[] = [];
   const gone = (what: string, used: string): void => {
-    const text = `The ${what} of this item is no longer in the shop. Planned with ${used}.`;
-    warnings.push({ id: `${what}-gone`, severity: 'warn', stepId: null, text });
+    const { code, severity, stepId, text } = found('setup/gone', null, { what, used });
+    warnings.push({ code, severity, stepId, text });
   };
   if (machine.id !== setup.machineId) gone('machine', machine.name);
   if (hoop.id !== setup.hoopId) gone('hoop', hoop.name);

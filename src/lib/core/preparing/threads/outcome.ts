@@ -3,7 +3,7 @@ import type { Review } from '$lib/core/making/checks';
 import { visibleThreads } from '$lib/core/making/stack';
 
 /** Findings about the bobbin, which is planned anew for every order. */
-const ABOUT_BOBBINS: readonly string[] = ['bobbin', 'bobbin-colour'];
+const ABOUT_BOBBINS = /^bobbin(-colour)?\//;
 
 /** What a way of making an item comes to. */
 interface Outcome {
@@ -29,12 +29,10 @@ function outcomeOf({ item, trace, checked }: Review): Outcome {
     return JSON.stringify([stepId, joined, faces, upper, under, front, back]);
   });
   const problems = trace.flatMap(({ stepId, problem }) => (problem === null ? [] : [`${stepId} ${problem}`]));
-  const open = checked.open.filter(
-    ({ checkId, severity }) => severity !== 'note' && !ABOUT_BOBBINS.includes(checkId)
-  );
+  const open = checked.open.filter(({ code, severity }) => severity !== 'note' && !ABOUT_BOBBINS.test(code));
   return {
     finished: JSON.stringify([layers, seams.sort(), problems.sort(), item.pieces.length]),
-    findings: new Set(open.map(({ checkId, stepId }) => `${checkId} ${stepId ?? ''}`))
+    findings: new Set(open.map(({ code, stepId }) => `${code} ${stepId ?? ''}`))
   };
 }
 

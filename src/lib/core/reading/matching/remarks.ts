@@ -1,3 +1,4 @@
+import { type FindingCode, severityOf, type ValuesOf } from '$lib/core/craft/findings';
 import type { Pattern } from '$lib/core/craft/constructions';
 import type { Remark, Step, Stop } from '$lib/core/documents/item';
 
@@ -21,36 +22,33 @@ export function remarksOf(pattern: Pattern, built: Built, steps: Step[]): Remark
     if (stop.number === null) {
       remarks.push({
         ...base,
-        id: `no-row-${stop.expects ?? stop.id}`,
-        severity: 'warn',
-        text: `Your chart has no row for the ${nameOfKey.get(stop.expects ?? '') ?? stop.name}. Its hand steps stay; check which stop of your file does this.`
+        ...remark('chart/no-row', { stop: nameOfKey.get(stop.expects ?? '') ?? stop.name })
       });
     } else if (stop.countSource === 'none') {
       remarks.push({
         ...base,
-        id: `no-count-${stop.id}`,
-        severity: 'warn',
-        text: `Stop ${stop.number} has no stitch count, so its time is not counted.`
+        ...remark('chart/no-count', { stop: stop.number })
       });
     }
   }
   for (const { stop } of built.extras) {
     remarks.push({
-      id: `extra-${stop.id}`,
-      severity: 'note',
-      stepId: stop.id,
-      text: `Stop ${stop.number ?? ''} is extra: the pattern does not expect it. It stays where your chart has it.`
+      ...remark('chart/extra', { stop: stop.number }),
+      stepId: stop.id
     });
   }
   for (const step of steps) {
     if (step.kind !== 'stop' || step.pass === 1) continue;
     const number = built.stops.find(({ id }) => id === step.stopId)?.number;
     remarks.push({
-      id: `again-${step.id}`,
-      severity: 'note',
-      stepId: step.id,
-      text: `Stop ${number ?? ''} runs again here: send the machine back to it before you start.`
+      ...remark('chart/again', { stop: number ?? null }),
+      stepId: step.id
     });
   }
   return remarks;
+}
+
+/** A remark by its code: the item keeps what it is made of, and the sentence comes from that. */
+function remark<C extends FindingCode>(code: C, values: ValuesOf<C>): Omit<Remark, 'stepId'> {
+  return { code, severity: severityOf(code), values };
 }

@@ -18,3 +18,4 @@ export {
   faultRates,
   runsCsv
 } from './statistics';
+export { runTable, type RunTable } from './runTable';

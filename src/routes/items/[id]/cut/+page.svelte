@@ -2,7 +2,6 @@
   import { page } from '$app/state';
   import { formatSize } from '$lib/core/base/units';
   import type { CutJob } from '$lib/core/documents/cutJob';
-  import { defaultSetup } from '$lib/core/documents/shop';
   import type { ClothEntry } from '$lib/core/documents/stash';
   import {
     chosen,
@@ -19,16 +18,19 @@
     undoCut
   } from '$lib/core/preparing/cutting';
   import {
-    applyCut,
+    changeCutJob,
+    changeItem,
     changeSetup,
+    changeShop,
+    changeStash,
     cuttingMat,
     freshId,
     live,
-    saveCutJob,
-    saveEntry,
-    saveItem,
-    saveShop
+    storeCut
   } from '$lib/data';
+  import { carried } from '$lib/core/documents/changes';
+  import { keepEdit } from '../../../undo';
+  import UndoBar from '../../../UndoBar.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import { LoaderCircle, Printer, Undo2 } from '@lucide/svelte';
   import { onDestroy } from 'svelte';
@@ -77,15 +79,19 @@
   const owner = $derived(mat?.wants.find(({ item }) => item.id === owning?.itemId)?.item);
   const ownPiece = $derived(owner?.pieces.find(({ id }) => id === owning?.pieceId));
 
-  const keep = (change: Partial<CutJob>): void => {
-    if (mat) void saveCutJob({ ...mat.job, ...change });
+  const keep = (change: (job: CutJob) => Partial<CutJob>, said?: string): void => {
+    if (mat)
+      void keepEdit(
+        changeCutJob(mat.job, (now) => ({ ...now, ...change(now) })),
+        said
+      );
   };
   function setCopies(itemId: string, copies: number): void {
-    const want = mat?.wants.find(({ item }) => item.id === itemId);
-    if (!mat || !want) return;
-    const setup = want.setup ?? defaultSetup(want.item, mat.shop);
-    if (itemId === mat.job.id) void changeSetup(setup, { ...setup, copies });
-    keep({ wants: mat.job.wants.map((each) => (each.itemId === itemId ? { ...each, copies } : each)) });
+    if (!mat) return;
+    if (itemId === mat.job.id) void keepEdit(changeSetup(itemId, (now) => ({ ...now, copies }), null));
+    keep(({ wants }) => ({
+      wants: wants.map((each) => (each.itemId === itemId ? { ...each, copies } : each))
+    }));
   }
   function move(key: string, clothId: string, count: number): void {
     const demand = input?.demands.find((each) => each.key === key);
@@ -95,11 +101,10 @@
       toast.error(`${demand.name} is made of another material than ${entry.name}, so it stays where it is.`);
       return;
     }
-    const before = mat.job;
-    keep(chosen(mat.job, demand, clothId, count));
-    toast(`${demand.name} now comes from ${entry?.name ?? 'what is bought'}.`, {
-      action: { label: 'Undo', onClick: () => void saveCutJob(before) }
-    });
+    keep(
+      (job) => chosen(job, demand, clothId, count),
+      `${demand.name} now comes from ${entry?.name ?? 'what is bought'}.`
+    );
   }
   function lock(cloth: PlannedCloth, strip: number, on: boolean): void {
     if (!mat) return;
@@ -111,7 +116,7 @@
         })
       )
     );
-    keep({ kept });
+    keep(() => ({ kept }));
   }
   async function cut(cloth: PlannedCloth): Promise<void> {
     const entry = entries.find(({ id }) => id === entryIdOf(cloth.cloth.id));
@@ -127,37 +132,38 @@
       now: new Date().toISOString(),
       freshId
     });
-    try {
-      await applyCut(made.job, made.changes);
-    } catch (problem) {
-      toast.error(problem instanceof Error ? problem.message : 'This cut could not be stored.');
-      return;
-    }
     const back = made.changes.filter(({ before }) => before === null).map(({ after }) => after);
     const offcuts = back.flatMap((after) => (after?.what === 'cloth' ? [formatSize(after, shop.unit)] : []));
-    toast.success(
-      `${cloth.name} is shorter by that strip.${offcuts.length > 0 ? ` Back into the stash: ${offcuts.join(', ')}.` : ''}`,
-      { action: { label: 'Undo', onClick: () => void takeBack() } }
+    await keepEdit(
+      storeCut(job, (now) => carried(job, made.job, now), made.changes, `a cut · ${cloth.name}`),
+      `${cloth.name} is shorter by that strip.${offcuts.length > 0 ? ` Back into the stash: ${offcuts.join(', ')}.` : ''}`
     );
   }
   async function takeBack(): Promise<void> {
     if (!mat) return;
     const undone = undoCut(mat.job, mat.stash);
     if (!undone) return;
-    if (undone.ok) await applyCut(undone.job, undone.changes);
+    const { job } = mat;
+    if (undone.ok)
+      await keepEdit(
+        storeCut(job, (now) => carried(job, undone.job, now), undone.changes, 'a cut taken back')
+      );
     else toast.error(undone.problem);
   }
   async function bought(material: MaterialPlan): Promise<void> {
     if (!mat || !material.buy) return;
-    await saveEntry(entryBought(material.buy, freshId()));
-    toast.success(`${material.material.name} is in the stash now.`);
+    const entry = entryBought(material.buy, freshId());
+    await keepEdit(
+      changeStash(entry.id, () => entry, `buying ${material.material.name.toLowerCase()}`),
+      `${material.material.name} is in the stash now.`
+    );
   }
 </script>
 
 <svelte:head><title>Cut · {planned?.itemName ?? ''} · Jolt Step</title></svelte:head>
 
 {#if mat && planned && input}
-  <ItemHeader plan={planned} />
+  <ItemHeader plan={planned}><UndoBar /></ItemHeader>
   <div class="no-print mt-3 flex flex-wrap items-end gap-x-5 gap-y-2">
     <WantsBar
       wants={mat.wants}
@@ -165,8 +171,8 @@
       main={mat.job.id}
       add="Cut another along"
       oncopies={setCopies}
-      onadd={(itemId) => keep({ wants: [...mat.job.wants, { itemId, copies: 1 }] })}
-      onleave={(itemId) => keep({ wants: mat.job.wants.filter((want) => want.itemId !== itemId) })}
+      onadd={(itemId) => keep(({ wants }) => ({ wants: [...wants, { itemId, copies: 1 }] }))}
+      onleave={(itemId) => keep(({ wants }) => ({ wants: wants.filter((want) => want.itemId !== itemId) }))}
     />
     <div class="ml-auto flex items-center gap-3">
       {#if mat.job.done.length > 0}
@@ -175,8 +181,10 @@
         >
       {/if}
       {#if mat.job.kept.length > 0 || mat.job.choices.length > 0}
-        <button type="button" class="button button-quiet" onclick={() => keep({ kept: [], choices: [] })}
-          >Plan anew</button
+        <button
+          type="button"
+          class="button button-quiet"
+          onclick={() => keep(() => ({ kept: [], choices: [] }))}>Plan anew</button
         >
       {/if}
       <button type="button" class="button" onclick={() => window.print()}
@@ -229,7 +237,8 @@
           {entries}
           unit={mat.shop.unit}
           onmove={(to, count) => {
-            if (to === null) keep({ choices: mat.job.choices.filter(({ key }) => key !== picked) });
+            if (to === null)
+              keep(({ choices }) => ({ choices: choices.filter(({ key }) => key !== picked) }));
             else move(pickedDemand.key, to, count);
             picked = null;
           }}
@@ -274,21 +283,21 @@
       shop={mat.shop}
       onpiece={(overrides, grain) => {
         if (!owner || !ownPiece) return;
-        const before = owner;
-        const pieces = owner.pieces.map((each) =>
-          each.id === ownPiece.id ? { ...each, overrides, grain } : each
+        const pieceId = ownPiece.id;
+        void keepEdit(
+          changeItem(owner.id, (now) => ({
+            ...now,
+            pieces: now.pieces.map((each) => (each.id === pieceId ? { ...each, overrides, grain } : each))
+          })),
+          `${ownPiece.name} is cut as you say.`
         );
-        void saveItem({ ...owner, pieces }, new Date().toISOString());
-        toast(`${ownPiece.name} is cut as you say.`, {
-          action: { label: 'Undo', onClick: () => void saveItem(before, new Date().toISOString()) }
-        });
       }}
       onrule={(margin) => {
-        const before = mat.shop;
-        void saveShop({ ...before, margins: { ...before.margins, [ownPiece.use]: margin } });
-        toast('The rule is changed, for every item.', {
-          action: { label: 'Undo', onClick: () => void saveShop(before) }
-        });
+        const { use } = ownPiece;
+        void keepEdit(
+          changeShop((now) => ({ ...now, margins: { ...now.margins, [use]: margin } })),
+          'The rule is changed, for every item.'
+        );
       }}
       onclose={() => (owning = null)}
     />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import UndoBar from '../../../UndoBar.svelte';
   import { page } from '$app/state';
   import { forVariant } from '$lib/core/documents/item';
   import { defaultSetup } from '$lib/core/documents/shop';
@@ -91,7 +92,7 @@
 <svelte:head><title>Templates · {planned?.itemName ?? ''} · Jolt Step</title></svelte:head>
 
 {#if found && planned && item}
-  <ItemHeader plan={planned} />
+  <ItemHeader plan={planned}><UndoBar /></ItemHeader>
   <div class="mt-4 grid grid-cols-[20rem_minmax(0,1fr)] gap-8 max-[900px]:grid-cols-1">
     <div class="flex flex-col gap-5">
       <div class="flex flex-wrap gap-3">

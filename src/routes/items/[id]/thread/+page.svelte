@@ -1,13 +1,16 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { editStop, type Item } from '$lib/core/documents/item';
-  import { defaultSetup, type Setup } from '$lib/core/documents/shop';
+  import { defaultSetup, type Setup, type Shop } from '$lib/core/documents/shop';
   import type { ThreadEntry } from '$lib/core/documents/stash';
   import { chooseSpool, putBobbins, threadNeeds, USUAL } from '$lib/core/preparing/threads';
   import { needleHours } from '$lib/core/running/runs';
   import { mayStitchNow } from '$lib/core/solvers/stopOrder';
   import { stopList } from '$lib/core/stitching/thread';
-  import { changeSetup, live, saveItem, saveShop, threadTable } from '$lib/data';
+  import { changeItem, changeSetup, changeShop, live, threadTable } from '$lib/data';
+  import { carried } from '$lib/core/documents/changes';
+  import { keepEdit } from '../../../undo';
+  import UndoBar from '../../../UndoBar.svelte';
   import { download, fileName } from '$lib/ui/files';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import BobbinBand from '$lib/ui/ribbon/BobbinBand.svelte';
@@ -86,23 +89,19 @@
     return { thread, after: after ? `step ${after.number}` : '', may };
   });
 
-  async function edit(change: (item: Item) => Item, said: string): Promise<void> {
-    if (!found) return;
-    const before = found.item;
-    await saveItem(change(before), new Date().toISOString());
-    toast(said, {
-      action: { label: 'Undo', onClick: () => void saveItem(before, new Date().toISOString()) }
-    });
+  function edit(change: (item: Item) => Item, said: string): void {
+    if (found) void keepEdit(changeItem(found.item.id, change), said);
   }
   const set = (change: Partial<Setup>): void => {
-    if (setup) void changeSetup(setup, { ...setup, ...change });
+    if (found) void keepEdit(changeSetup(found.item.id, (now) => ({ ...now, ...change })));
   };
+  const setShop = (change: (shop: Shop) => Shop): void => void keepEdit(changeShop(change));
   function setMachine(change: Partial<NonNullable<typeof machine>>): void {
-    if (!found || !machine) return;
-    const machines = found.shop.machines.map((each) =>
-      each.id === machine.id ? { ...each, ...change } : each
-    );
-    void saveShop({ ...found.shop, machines });
+    const id = machine?.id;
+    setShop((now) => ({
+      ...now,
+      machines: now.machines.map((each) => (each.id === id ? { ...each, ...change } : each))
+    }));
   }
   async function print(): Promise<void> {
     if (!made) return;
@@ -120,7 +119,7 @@
 <svelte:head><title>Thread · {found?.item.name ?? ''} · Jolt Step</title></svelte:head>
 
 {#if found && setup && made}
-  <ItemHeader plan={made.plan} />
+  <ItemHeader plan={made.plan}><UndoBar /></ItemHeader>
   <div aria-busy={planning.working}>
     <div class="mt-3 flex min-h-7 flex-wrap items-baseline gap-x-3">
       <h2 class="text-lg">As the sheet stands</h2>
@@ -191,21 +190,22 @@
           numberOf={(id) => stepOf(id)?.stop?.machineNumber ?? null}
           nameOf={(id) => stepOf(id)?.title.toLowerCase() ?? ''}
           onhidden={(any) =>
-            void saveShop({
-              ...found.shop,
-              schools: { ...found.shop.schools, 'hidden-threads': any ? 'any' : 'chart' }
-            })}
+            setShop((now) => ({
+              ...now,
+              schools: { ...now.schools, 'hidden-threads': any ? 'any' : 'chart' }
+            }))}
           onapart={(id, apart) => {
             const stopId = stepOf(id)?.stop?.stopId;
             if (stopId !== undefined)
-              void edit(
+              edit(
                 (item) => editStop(item, stopId, { apart }),
                 apart ? 'It may come in any order.' : 'It keeps its place.'
               );
           }}
           ontake={() => {
             const order = made.order.better;
-            if (order) void edit(() => order.item, 'The sheet follows the new order.');
+            const shown = found.item;
+            if (order) edit((now) => carried(shown, order.item, now), 'The sheet follows the new order.');
           }}
         />
       </Tabs.Content>
@@ -219,15 +219,15 @@
           {colourOf}
           onkind={(bobbinKind) => set({ bobbinKind })}
           onmetres={(metres) =>
-            void saveShop({
-              ...found.shop,
-              bobbins: found.shop.bobbins.map((kind) =>
+            setShop((now) => ({
+              ...now,
+              bobbins: now.bobbins.map((kind) =>
                 kind.id === made.plan.bobbin.id ? { ...kind, metres } : kind
               )
-            })}
+            }))}
           onon={(bobbinOn) => set({ bobbinOn })}
           onput={() =>
-            void edit((item) => putBobbins(item, made.bobbins.changes), 'The bobbins stand on the sheet.')}
+            edit((item) => putBobbins(item, made.bobbins.changes), 'The bobbins stand on the sheet.')}
         />
       </Tabs.Content>
       <Tabs.Content value="threads" class="pt-4">
@@ -238,9 +238,10 @@
           {palette}
           {setup}
           together={made.together}
-          onspool={(threadId, entry) => void changeSetup(setup, chooseSpool(setup, threadId, entry))}
+          onspool={(threadId, entry) =>
+            void keepEdit(changeSetup(found.item.id, (now) => chooseSpool(now, threadId, entry)))}
           onthread={(stopId, threadId) =>
-            void edit((item) => editStop(item, stopId, { threadId }), 'The stop has another thread.')}
+            edit((item) => editStop(item, stopId, { threadId }), 'The stop has another thread.')}
         />
       </Tabs.Content>
       <Tabs.Content value="needles" class="pt-4">

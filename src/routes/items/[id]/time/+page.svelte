@@ -7,6 +7,8 @@
   import { halfRange } from '$lib/core/making/time';
   import { compareRun, handMinutes, savings } from '$lib/core/running/runs';
   import { changeSetup, live, threadTable } from '$lib/data';
+  import { keepEdit } from '../../../undo';
+  import UndoBar from '../../../UndoBar.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import { ribbonSteps } from '$lib/ui/ribbon/layout';
@@ -61,7 +63,7 @@
   let showing = $state(false);
 
   const set = (change: Partial<Setup>): void => {
-    if (setup) void changeSetup(setup, { ...setup, ...change });
+    if (found) void keepEdit(changeSetup(found.item.id, (now) => ({ ...now, ...change })));
   };
   const range = ({ low, high }: { low: number; high: number }): string =>
     `${formatDuration(low)} to ${formatDuration(high)}`;
@@ -70,7 +72,7 @@
 <svelte:head><title>Time · {found?.item.name ?? ''} · Jolt Step</title></svelte:head>
 
 {#if found && setup && plan}
-  <ItemHeader {plan} />
+  <ItemHeader {plan}><UndoBar /></ItemHeader>
   <div class="mt-3"><Ribbon steps={ribbonSteps(plan.steps)} label="{plan.itemName}, true to time" /></div>
 
   <section class="mt-4 border-t-[1.5px] border-ink" aria-label="Estimated times">

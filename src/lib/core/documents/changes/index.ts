@@ -1,0 +1,1 @@
+export { carried, isSame, merge, type Merged } from './merge';

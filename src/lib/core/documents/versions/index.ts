@@ -1,0 +1,8 @@
+export {
+  type Lift,
+  type RawDocument,
+  versioned,
+  versionField,
+  type VersionHistory,
+  versionOf
+} from './versions';

@@ -1,0 +1,334 @@
+import { isSame, merge } from '$lib/core/documents/changes';
+import type { CutJob } from '$lib/core/documents/cutJob';
+import { readRow, type RowKind, type RowOf } from '$lib/core/documents/files';
+import type { Item } from '$lib/core/documents/item';
+import type { Order } from '$lib/core/documents/order';
+import { defaultSetup, defaultShop, type Setup, type Shop } from '$lib/core/documents/shop';
+import type { StashEntry } from '$lib/core/documents/stash';
+import type { Table } from 'dexie';
+import { db } from './db';
+import { type DocumentChange, type Edit, editHistory } from './history';
+import { askToKeep } from './keep';
+
+/** One browser holds one shop. */
+export const SHOP_ID = 'shop';
+
+/** Where each kind lies, and whether it says when it was last worked on. */
+const STORES = {
+  item: { table: db.items, dated: true },
+  setup: { table: db.setups, dated: false },
+  shop: { table: db.shops, dated: false },
+  order: { table: db.orders, dated: true },
+  'cut job': { table: db.cutJobs, dated: false },
+  'line of the stash': { table: db.stash, dated: false }
+} as const;
+type EditedKind = keyof typeof STORES;
+
+const TABLES = [db.items, db.setups, db.shops, db.orders, db.cutJobs, db.stash];
+
+/** What an undo calls a change, by the field it touched. */
+const FIELD_WORDS: Partial<Record<EditedKind, Record<string, string>>> = {
+  item: {
+    steps: 'a step',
+    files: 'a stop',
+    pieces: 'a piece',
+    threads: 'a thread',
+    variants: 'a variant',
+    answers: 'an answer'
+  },
+  setup: {
+    variantId: 'the variant',
+    machineId: 'the machine',
+    hoopId: 'the hoop',
+    copies: 'how many',
+    threads: 'a spool',
+    bobbin: 'the bobbin',
+    bobbinKind: 'the bobbin',
+    bobbinOn: 'the bobbin',
+    person: 'whose hands'
+  },
+  shop: {
+    machines: 'the machines',
+    hoops: 'the hoops',
+    hands: 'the hand times',
+    margins: 'the margins',
+    offers: 'what can be bought',
+    offcuts: 'the offcuts worth keeping',
+    bobbins: 'the bobbins',
+    people: 'who works here',
+    unit: 'the unit',
+    rounding: 'the rounding',
+    schools: 'a way of working'
+  },
+  order: {
+    lines: 'the pieces',
+    bench: 'the hours',
+    rates: 'the rates',
+    due: 'the due date',
+    from: 'the start',
+    people: 'how many hands',
+    machineIds: 'the machines',
+    name: 'the name',
+    customer: 'the customer'
+  },
+  'cut job': { wants: 'what is cut', choices: 'where it comes from', kept: 'a strip kept' }
+};
+
+/** `a step · Badger luggage tab` */
+function wordsFor({ kind, before, after }: DocumentChange): string {
+  const [was, is] = [(before ?? {}) as Record<string, unknown>, (after ?? {}) as Record<string, unknown>];
+  const changed = Object.keys({ ...was, ...is }).find((key) => !isSame(was[key], is[key]));
+  const words = FIELD_WORDS[kind as EditedKind]?.[changed ?? ''] ?? 'a change';
+  const name = is.name ?? was.name;
+  return typeof name === 'string' && kind !== 'shop' ? `${words} · ${name}` : words;
+}
+
+/** An edit that cannot be stored, in words for the maker. */
+export class NotStored extends Error {}
+
+/**
+ * Changes documents as they stand in the store, in one transaction, so that two quick changes both hold and nothing is
+ * written that was read a while ago. An edit with words can be taken back.
+ *
+ * @throws NotStored when the result would not be a document any more; nothing is stored then
+ */
+async function store(
+  words: string | null | undefined,
+  work: () => Promise<(DocumentChange | null)[]>
+): Promise<void> {
+  const changes = await db.transaction('rw', TABLES, async () =>
+    (await work()).filter((change) => change !== null)
+  );
+  if (changes.length === 0) return;
+  const [first] = changes;
+  if (words !== null && first) editHistory.record({ words: words ?? wordsFor(first), changes });
+  askToKeep();
+}
+
+/** Changes one document inside a transaction; gives what changed, or null for nothing. */
+async function changeOne<K extends EditedKind>(
+  kind: K,
+  id: string,
+  change: (stored: RowOf<K> | null) => RowOf<K> | null,
+  touch = true
+): Promise<DocumentChange | null> {
+  const before = await stored(kind, id);
+  const after = change(before);
+  if (isSame(after, before)) return null;
+  await put(kind, id, after, touch);
+  return { kind, id, before, after };
+}
+
+async function stored<K extends EditedKind>(kind: K, id: string): Promise<RowOf<K> | null> {
+  const row = await tableOf(kind).get(id);
+  if (row === undefined) return null;
+  const read = readRow(kind, row);
+  if (!read.ok) throw new NotStored(read.error.message);
+  return read.document;
+}
+
+/** @param touch whether the document counts as worked on */
+async function put(kind: EditedKind, id: string, document: object | null, touch = true): Promise<void> {
+  if (document === null) return tableOf(kind).delete(id);
+  const now = new Date().toISOString();
+  const read = readRow(kind, STORES[kind].dated && touch ? { ...document, updatedAt: now } : document);
+  if (!read.ok) throw new NotStored(`This is not kept. ${read.error.message}`);
+  await tableOf(kind).put(read.document);
+}
+
+function tableOf(kind: EditedKind): Table<object, string> {
+  return STORES[kind].table as unknown as Table<object, string>;
+}
+
+const present =
+  <T>(change: (document: T) => T) =>
+  (document: T | null): T | null =>
+    document && change(document);
+
+/**
+ * Changes an item as it is stored; one that is not there stays so.
+ *
+ * @param words what an undo takes back; told by the field that changed where missing, and null for what is not taken back
+ */
+export function changeItem(id: string, change: (item: Item) => Item, words?: string | null): Promise<void> {
+  return store(words, async () => [await changeOne('item', id, present(change))]);
+}
+
+/** Changes how an item is made this time; what nobody has chosen yet is the shop’s own choice. */
+export function changeSetup(
+  itemId: string,
+  change: (setup: Setup) => Setup,
+  words?: string | null
+): Promise<void> {
+  return store(words, async () => {
+    const [item, shop] = [await stored('item', itemId), await stored('shop', SHOP_ID)];
+    const usual = item && defaultSetup(item, shop ?? defaultShop(SHOP_ID));
+    return [
+      await changeOne('setup', itemId, (setup) => {
+        const before = setup ?? usual;
+        return before && change(before);
+      })
+    ];
+  });
+}
+
+/** Changes an item and its setup together, as for a variant that is added and chosen. */
+export function changeItemAndSetup(
+  id: string,
+  changeOfItem: (item: Item) => Item,
+  changeOfSetup: (setup: Setup) => Setup,
+  words: string
+): Promise<void> {
+  return store(words, async () => {
+    const item = await changeOne('item', id, present(changeOfItem));
+    const now = await stored('item', id);
+    const shop = (await stored('shop', SHOP_ID)) ?? defaultShop(SHOP_ID);
+    return [
+      item,
+      await changeOne('setup', id, (setup) => {
+        const before = setup ?? (now && defaultSetup(now, shop));
+        return before && changeOfSetup(before);
+      })
+    ];
+  });
+}
+
+/** Changes the shop; a new one is stored with its first change. What the runs taught is computed and never stored. */
+export function changeShop(change: (shop: Shop) => Shop, words?: string | null): Promise<void> {
+  return store(words, async () => [
+    await changeOne('shop', SHOP_ID, (shop) => {
+      const next = { ...change(shop ?? defaultShop(SHOP_ID)), id: SHOP_ID };
+      delete next.learned;
+      return next;
+    })
+  ]);
+}
+
+/** Changes an order as it is stored. */
+export function changeOrder(
+  id: string,
+  change: (order: Order) => Order,
+  words?: string | null
+): Promise<void> {
+  return store(words, async () => [await changeOne('order', id, present(change))]);
+}
+
+/** Puts an item or an order away, off its list but not gone, or brings it back. */
+export function putAway(kind: 'item' | 'order', id: string, away: boolean, words: string): Promise<void> {
+  const putAwayAt = away ? new Date().toISOString() : undefined;
+  return store(words, async () => [
+    kind === 'item'
+      ? await changeOne(
+          'item',
+          id,
+          present((item) => ({ ...item, putAwayAt })),
+          false
+        )
+      : await changeOne(
+          'order',
+          id,
+          present((order) => ({ ...order, putAwayAt })),
+          false
+        )
+  ]);
+}
+
+/** Changes a line of the stash: from null for a new one, to null for one that is taken out. */
+export function changeStash(
+  id: string,
+  change: (entry: StashEntry | null) => StashEntry | null,
+  words?: string | null
+): Promise<void> {
+  return store(words, async () => [await changeOne('line of the stash', id, change)]);
+}
+
+/** Changes what is cut together; `usual` is the job where none has been begun. */
+export function changeCutJob(
+  usual: CutJob,
+  change: (job: CutJob) => CutJob,
+  words?: string | null
+): Promise<void> {
+  return store(words, async () => [await changeOne('cut job', usual.id, (job) => change(job ?? usual))]);
+}
+
+/**
+ * Stores what a cut changed, the stash and the job together or not at all.
+ *
+ * @throws NotStored when an entry is not what the change began with, as when another tab has used it
+ */
+export function storeCut(
+  usual: CutJob,
+  change: (job: CutJob) => CutJob,
+  changes: readonly { id: string; before: StashEntry | null; after: StashEntry | null }[],
+  words?: string
+): Promise<void> {
+  return store(words, async () => {
+    const made: (DocumentChange | null)[] = [];
+    for (const { id, before, after } of changes)
+      made.push(
+        await changeOne('line of the stash', id, (now) => {
+          if (!isSame(now, before))
+            throw new NotStored(
+              `${(before ?? after)?.name ?? 'A cloth'} has been used meanwhile, so this cut is not stored. Plan anew.`
+            );
+          return after;
+        })
+      );
+    made.push(await changeOne('cut job', usual.id, (job) => change(job ?? usual)));
+    return made;
+  });
+}
+
+/** What an undo or redo came to: the words of the edit, and why it could not be done where it could not. */
+export type StepBack = { words: string; problem: string | null };
+
+/** Takes the last edit of this tab back. What others changed meanwhile stays; where both changed the same, it says so. */
+export async function undoEdit(): Promise<StepBack | null> {
+  const edit = editHistory.last;
+  if (!edit) return null;
+  const problem = await carryOver(edit, ({ before, after }) => [after, before]);
+  editHistory.undone(problem === null);
+  return { words: edit.words, problem };
+}
+
+/** Makes the edit taken back last again. */
+export async function redoEdit(): Promise<StepBack | null> {
+  const edit = editHistory.next;
+  if (!edit) return null;
+  const problem = await carryOver(edit, ({ before, after }) => [before, after]);
+  editHistory.redone(problem === null);
+  return { words: edit.words, problem };
+}
+
+async function carryOver(
+  { changes }: Edit,
+  way: (change: DocumentChange) => [from: object | null, to: object | null]
+): Promise<string | null> {
+  try {
+    await db.transaction('rw', TABLES, async () => {
+      for (const change of changes) {
+        const kind = change.kind as EditedKind;
+        const [from, to] = way(change).map(undated);
+        const now = undated(await stored(kind, change.id));
+        const merged = merge(from, to, now);
+        if (!merged.ok)
+          throw new NotStored(
+            'The same has been changed since, in another tab or by what came after, so it stays as it is.'
+          );
+        await put(kind, change.id, merged.value as object | null);
+      }
+    });
+    return null;
+  } catch (problem) {
+    if (problem instanceof NotStored) return problem.message;
+    throw problem;
+  }
+}
+
+/** When something was worked on last is nobody’s edit. */
+function undated(document: object | null | undefined): object | null {
+  if (!document) return null;
+  const rest: Record<string, unknown> = { ...document };
+  delete rest.updatedAt;
+  return rest;
+}

@@ -1,0 +1,59 @@
+import { editHistory, NotStored, redoEdit, undoEdit } from '$lib/data';
+import { toast } from 'svelte-sonner';
+
+/** Takes the last edit of this tab back and says which; where it cannot be any more, it says why. */
+export async function undo(): Promise<void> {
+  const done = await undoEdit();
+  if (done) say(done.problem === null ? `Taken back: ${done.words}.` : null, done);
+}
+
+/** Makes the edit taken back last again. */
+export async function redo(): Promise<void> {
+  const done = await redoEdit();
+  if (done) say(done.problem === null ? `Done again: ${done.words}.` : null, done);
+}
+
+function say(done: string | null, { words, problem }: { words: string; problem: string | null }): void {
+  if (done !== null) toast(done);
+  else toast.error(`Not taken back: ${words}. ${problem ?? ''}`);
+}
+
+/** Undo and redo by the keys everybody knows, but not while something is typed or a dialog is open. */
+export function onUndoKey(event: KeyboardEvent): void {
+  if (!(event.ctrlKey || event.metaKey) || !(event.target instanceof Element)) return;
+  if (event.target.closest('input, textarea, select, [role="dialog"]')) return;
+  const key = event.key.toLowerCase();
+  if (key !== 'z' && key !== 'y') return;
+  event.preventDefault();
+  void (key === 'y' || event.shiftKey ? redo() : undo());
+}
+
+/**
+ * Waits for an edit to be stored; what cannot be stored is said.
+ *
+ * @param said what to say when it is, with a button that takes it back
+ */
+export async function keepEdit(work: Promise<void>, said?: string): Promise<boolean> {
+  try {
+    await work;
+  } catch (problem) {
+    toast.error(
+      problem instanceof NotStored
+        ? problem.message
+        : 'The change could not be stored: the browser’s storage may be full.'
+    );
+    return false;
+  }
+  if (said === undefined) return true;
+  const spoken = editHistory.last;
+  toast(said, {
+    action: {
+      label: 'Undo',
+      onClick: () => {
+        if (editHistory.last === spoken) void undo();
+        else toast('More has been changed since: take that back first.');
+      }
+    }
+  });
+  return true;
+}
