@@ -12,7 +12,7 @@ import {
   shifted,
   simplified
 } from '$lib/core/base/geometry';
-import { piecesPerFile } from '$lib/core/craft/constructions';
+import { constructionOf } from '$lib/core/craft/constructions';
 import { newLine } from '$lib/core/documents/order';
 import { plan } from '$lib/core/making/plan';
 import { outlineOf } from '$lib/core/ordering/copies';
@@ -27,6 +27,9 @@ import { together } from '$lib/core/solvers/schedule/washes';
 import { demoItem, demoSetup, demoShop } from './support/demo';
 import { DEMO_STAGES } from './support/demoStages';
 import { machine, plainPatch, shopOf, SIX } from './support/orders';
+
+const piecesOf = (kind: string, answers: Record<string, unknown>): number | undefined =>
+  constructionOf(kind)?.piecesPerFile(answers);
 
 describe('geometry: where things may lie', () => {
   it('turns quarter turns exactly, and mirrors first', () => {
@@ -162,16 +165,13 @@ describe('orders: copies shared out', () => {
   });
 
   it('knows how many pieces a file gives', () => {
-    expect(piecesPerFile({ construction: 'batch-patch', params: { copies: 4 } })).to.equal(4);
+    expect(piecesOf('batch-patch', { copies: 4 })).to.equal(4);
     expect(piecesPerFile({ construction: 'batch-patch' })).to.equal(2);
-    expect(
-      piecesPerFile({ construction: 'several-designs', params: { school: 'napkins', designs: 3 } })
-    ).to.equal(3);
-    expect(
-      piecesPerFile({ construction: 'several-designs', params: { school: 'corners', designs: 3 } })
-    ).to.equal(1);
-    expect(piecesPerFile({ construction: 'snap-tab', params: { copies: 9 } })).to.equal(1);
-    expect(piecesPerFile({ construction: 'batch-patch', params: { copies: 'many' } })).to.equal(2);
+    expect(piecesOf('several-designs', { school: 'napkins', designs: 3 })).to.equal(3);
+    expect(piecesOf('several-designs', { school: 'corners', designs: 3 })).to.equal(1);
+    expect(piecesOf('snap-tab', { copies: 9 })).to.equal(1);
+    expect(piecesOf('batch-patch', { copies: 'many' })).to.equal(1);
+    expect(piecesOf('batch-patch', {})).to.equal(2);
   });
 });
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { freshId, type OrderTable } from '$lib/data';
-  import { piecesPerFile } from '$lib/core/craft/constructions';
+  import { constructionOf } from '$lib/core/craft/constructions';
   import { newLine, type Order, type OrderLine, piecesToStitch } from '$lib/core/documents/order';
   import type { BatchPlan } from '$lib/core/ordering/day';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -27,7 +27,10 @@
   function add(): void {
     if (adding === '') return;
     const found = table.shelf.find(({ id }) => id === adding);
-    const line = { ...newLine(freshId(), adding, 10), perFile: found ? piecesPerFile(found) : 1 };
+    const line = {
+      ...newLine(freshId(), adding, 10),
+      perFile: (found?.construction && constructionOf(found.construction)?.piecesPerFile(found.params)) || 1
+    };
     onchange((now) => ({ ...now, lines: [...now.lines, line] }));
     adding = '';
   }

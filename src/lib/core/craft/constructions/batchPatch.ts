@@ -1,56 +1,44 @@
-import { z } from 'zod';
 import { inset, type Path, shapePath, shifted } from '$lib/core/base/geometry';
-import { ask, count, material, MATERIALS, shape, sideMm, thread, threads } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, count, length, material, outline, thread, threads } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
-  width: sideMm(60, 20, 200),
-  height: sideMm(60, 20, 200),
-  borderWidth: sideMm(4, 3, 8),
-  designGap: sideMm(3, 0, 30),
-  copies: count(2, 1, 6),
-  gap: sideMm(20, 5, 60),
-  placements: z.enum(['one-by-one', 'all-first']).default('one-by-one'),
-  ground: material('felt', 'Felt', '#6d1f31'),
-  border: thread('Brass', '#b58a3c'),
-  colours: threads(['Cream', '#efe3c4'])
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
+  width: length('Outer edge of the border, width', 60, 20, 200),
+  height: length('Outer edge of the border, height', 60, 20, 200),
+  borderWidth: length('Width of the satin border', 4, 3, 8),
+  designGap: length('Gap between design and border', 3, 0, 30),
+  copies: count('Copies in the hoop', 2, 1, 6),
+  gap: length('Gap between two copies', 20, 5, 60),
+  placements: choice(
+    'Placement lines',
+    {
+      'one-by-one': 'Each before its own patch: one halt a copy',
+      'all-first': 'All from a line-only file, then the patches'
+    },
+    'one-by-one',
+    'a line-only file halts once; the patch file then skips its first stop'
+  ),
+  ground: material('Blank', { felt: 'Felt', canvas: 'Canvas' }, ['felt', 'Felt', '#6d1f31']),
+  border: thread('Border thread', 'Brass', '#b58a3c'),
+  colours: threads('Colours, in order', ['Cream', '#efe3c4'])
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** Cut just outside the line, mm. */
 const OUTSIDE_MM = 0.5;
 
 /** Blanks cut from one sheet of felt, then laid one after another on film and stitched as patches. */
-export const batchPatch: Construction<typeof Params> = {
+export const batchPatch: Construction<typeof FIELDS> = {
   kind: 'batch-patch',
   name: 'Batch patch on blanks',
   summary:
     'Several blanks marked and cut from one hooping, then stitched and edged on film, which pops them out.',
-  params: Params,
-  questions: [
-    ask.shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
-    ask.length('width', 'Outer edge of the border, width'),
-    ask.length('height', 'Outer edge of the border, height'),
-    ask.length('borderWidth', 'Width of the satin border'),
-    ask.length('designGap', 'Gap between design and border'),
-    ask.number('copies', 'Copies in the hoop'),
-    ask.length('gap', 'Gap between two copies'),
-    ask.choice(
-      'placements',
-      'Placement lines',
-      {
-        'one-by-one': 'Each before its own patch: one halt a copy',
-        'all-first': 'All from a line-only file, then the patches'
-      },
-      'a line-only file halts once; the patch file then skips its first stop'
-    ),
-    ask.material('ground', 'Blank', { felt: 'Felt', canvas: 'Canvas' }),
-    ask.thread('border', 'Border thread'),
-    ask.threads('colours', 'Colours, in order')
-  ],
+  fields: FIELDS,
+  piecesPerFile: ({ copies }) => copies,
   pattern
 };
 

@@ -1,52 +1,48 @@
-import { z } from 'zod';
 import { inset, pathLength, shapePath } from '$lib/core/base/geometry';
-import { ask, material, MATERIALS, shape, sideMm, thread, threads } from './answers';
 import type { Construction } from './construction';
 import { type Pattern, satinPhase, zigzagPhase } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, length, material, outline, thread, threads } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
-  width: sideMm(76, 25, 300),
-  height: sideMm(76, 25, 300),
-  borderWidth: sideMm(4, 3, 8),
-  overlap: sideMm(2, 0.5, 7),
-  designGap: sideMm(3, 0, 30),
-  ground: material('woven', 'Cotton twill', '#31405c'),
-  border: thread('Brass', '#b58a3c'),
-  colours: threads(['Cream', '#efe3c4'], ['Fern green', '#4d7148'])
-});
+const FIELDS = {
+  shape: outline('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
+  width: length('Outer edge of the border, width', 76, 25, 300),
+  height: length('Outer edge of the border, height', 76, 25, 300),
+  borderWidth: length('Width of the satin border', 4, 3, 8),
+  overlap: length(
+    'Satin inside the cut edge',
+    2,
+    0.5,
+    7,
+    'At least half the border: its middle must lie on the patch.'
+  ),
+  designGap: length('Gap between design and border', 3, 0, 30),
+  ground: material('Ground cloth', { woven: 'Woven cotton', canvas: 'Canvas', felt: 'Felt' }, [
+    'woven',
+    'Cotton twill',
+    '#31405c'
+  ]),
+  border: thread('Border thread', 'Brass', '#b58a3c'),
+  colours: threads('Colours, in order', ['Cream', '#efe3c4'], ['Fern green', '#4d7148'])
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** A patch cut out after its design, laid on wash-away in a second hooping and edged all round. */
-export const borderPatch: Construction<typeof Params> = {
+export const borderPatch: Construction<typeof FIELDS> = {
   kind: 'border-patch',
   name: 'Border patch, two hoopings',
   summary: 'Design first, cut out on its line, then edged in satin on wash-away: an edge with no raw cloth.',
-  params: Params,
-  questions: [
-    ask.shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
-    ask.length('width', 'Outer edge of the border, width'),
-    ask.length('height', 'Outer edge of the border, height'),
-    ask.length('borderWidth', 'Width of the satin border'),
-    ask.length(
-      'overlap',
-      'Satin inside the cut edge',
-      'At least half the border: its middle must lie on the patch.'
-    ),
-    ask.length('designGap', 'Gap between design and border'),
-    ask.material('ground', 'Ground cloth', { woven: 'Woven cotton', canvas: 'Canvas', felt: 'Felt' }),
-    ask.thread('border', 'Border thread'),
-    ask.threads('colours', 'Colours, in order')
-  ],
+  fields: FIELDS,
   pattern
 };
 
 /** How far the satin reaches inside the raw edge: half its width at least, and not all of it. */
-function overlapOf({ overlap, borderWidth }: z.output<typeof Params>): number {
+function overlapOf({ overlap, borderWidth }: Params): number {
   return Math.min(borderWidth - 0.5, Math.max(borderWidth / 2, overlap));
 }
 
-function pattern(p: z.output<typeof Params>): Pattern {
+function pattern(p: Params): Pattern {
   const outline = shapePath(p.shape, p.width, p.height);
   const edge = inset(outline, p.borderWidth / 2);
   const raw = inset(outline, p.borderWidth - overlapOf(p));

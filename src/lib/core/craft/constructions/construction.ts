@@ -1,28 +1,19 @@
-import type { z } from 'zod';
+import { z } from 'zod';
+import type { AnswersOf, Fields, Question } from './fields';
 import type { Pattern } from './pattern';
 
-/** A question a construction asks; the screen draws it by its kind. */
-export type Question<Key extends string = string> =
-  | { key: Key; kind: 'length'; label: string; help?: string }
-  | { key: Key; kind: 'number'; label: string; help?: string }
-  | { key: Key; kind: 'text'; label: string; help?: string }
-  | { key: Key; kind: 'choice'; label: string; help?: string; options: { value: string; label: string }[] }
-  | { key: Key; kind: 'outline'; label: string; help?: string; options: { value: string; label: string }[] }
-  | { key: Key; kind: 'material'; label: string; help?: string; kinds: { value: string; label: string }[] }
-  | { key: Key; kind: 'thread'; label: string; help?: string; onlyWithoutChart: true }
-  | { key: Key; kind: 'threads'; label: string; help?: string; onlyWithoutChart: true };
-
 /**
- * A way of building an item: what it asks and what it makes of the answers. One file holds one.
- * `params` carries the defaults, so `params.parse({})` is a whole set of answers.
+ * A way of building an item: what it asks and what it makes of the answers. One file holds one. Its fields carry their usual
+ * answers, so an item can be made without asking anything.
  */
-export interface Construction<Schema extends z.ZodType = z.ZodType> {
+export interface Construction<F extends Fields = Fields> {
   kind: string;
   name: string;
   summary: string;
-  params: Schema;
-  questions: Question[];
-  pattern(params: z.output<Schema>): Pattern;
+  fields: F;
+  /** Finished pieces that one stitching of the file gives, where it is more than one. */
+  piecesPerFile?: (answers: AnswersOf<F>) => number;
+  pattern(answers: AnswersOf<F>): Pattern;
 }
 
 /** What the rest of the application needs of any construction. */
@@ -39,30 +30,49 @@ export interface AnyConstruction {
   patternOf(
     answers: Record<string, unknown>
   ): { ok: true; pattern: Pattern; params: Record<string, unknown> } | { ok: false; problems: string[] };
+  /** Finished pieces that one stitching of the file gives; one for answers that are wrong. */
+  piecesPerFile(answers: Record<string, unknown>): number;
 }
 
-/** Hides a construction’s own parameter type behind one that checks them. */
-export function sealed<Schema extends z.ZodType<Record<string, unknown>>>(
-  construction: Construction<Schema>
-): AnyConstruction {
-  const { kind, name, summary, questions } = construction;
+/** The schema of a construction’s answers. */
+function answersOf<F extends Fields>(fields: F): z.ZodType<AnswersOf<F>> {
+  const shape = Object.fromEntries(Object.entries(fields).map(([key, { answer }]) => [key, answer]));
+  // Each key has the schema of its own field.
+  return z.object(shape) as unknown as z.ZodType<AnswersOf<F>>;
+}
+
+/** The usual answers of a construction, some of them given. */
+export function usualAnswers<F extends Fields>(
+  { fields }: Construction<F>,
+  given: Partial<AnswersOf<F>> = {}
+): AnswersOf<F> {
+  return answersOf(fields).parse(given);
+}
+
+/** Hides a construction’s own type of answers behind one that checks them. */
+export function sealed<F extends Fields>(construction: Construction<F>): AnyConstruction {
+  const { kind, name, summary, fields } = construction;
+  const answers = answersOf(fields);
   return {
     kind,
     name,
     summary,
-    questions,
-    defaults: construction.params.parse({}),
-    patternOf(answers) {
-      const parsed = construction.params.safeParse(answers);
-      if (!parsed.success) {
-        const labelOf = (key: unknown): string =>
-          questions.find((question) => question.key === key)?.label ?? String(key ?? 'Answers');
-        return {
-          ok: false,
-          problems: parsed.error.issues.map(({ path, message }) => `${labelOf(path[0])}: ${message}`)
-        };
-      }
-      return { ok: true, pattern: construction.pattern(parsed.data), params: parsed.data };
+    questions: Object.entries(fields).map(([key, { asked }]) => ({ key, ...asked })),
+    defaults: answers.parse({}),
+    patternOf(given) {
+      const parsed = answers.safeParse(given);
+      if (parsed.success)
+        return { ok: true, pattern: construction.pattern(parsed.data), params: parsed.data };
+      const labelOf = (key: PropertyKey | undefined): string =>
+        fields[String(key)]?.asked.label ?? String(key ?? 'Answers');
+      return {
+        ok: false,
+        problems: parsed.error.issues.map(({ path, message }) => `${labelOf(path[0])}: ${message}`)
+      };
+    },
+    piecesPerFile(given) {
+      const parsed = answers.safeParse(given);
+      return (parsed.success && construction.piecesPerFile?.(parsed.data)) || 1;
     }
   };
 }

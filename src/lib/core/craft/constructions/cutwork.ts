@@ -1,45 +1,44 @@
-import { z } from 'zod';
 import { offsetPath, segment, shapePath } from '$lib/core/base/geometry';
-import { ask, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
+import { type AnswersOf, choice, length, material, outline, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  school: z.enum(['scissors', 'cut-through', 'needles']).default('scissors'),
-  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart'),
-  width: sideMm(50, 15, 150),
-  height: sideMm(40, 15, 150),
-  eyelet: z.enum(['no', 'yes']).default('no'),
-  ground: material('woven', 'Napkin linen', '#efe9da'),
-  thread: thread('Cream', '#efe3c4')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  school: choice(
+    'How it is cut',
+    {
+      scissors: 'Scissors: the cloth only',
+      'cut-through': 'Knife: cloth and stabiliser, then patched',
+      needles: 'Cutting needles at four angles'
+    },
+    'scissors'
+  ),
+  shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart'),
+  width: length('The window, width', 50, 15, 150),
+  height: length('The window, height', 40, 15, 150),
+  eyelet: choice('Punched eyelet', { no: 'No', yes: 'One, punched' }, 'no'),
+  ground: material('Cloth', { woven: 'Woven cotton or linen', knit: 'Jersey' }, [
+    'woven',
+    'Napkin linen',
+    '#efe9da'
+  ]),
+  thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 const SATIN_MM = 3;
 const ANGLES = [0, 45, 90, 135] as const;
 const WASHES = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'] as const;
 
 /** A window cut in cloth and bridged with bars. */
-export const cutwork: Construction<typeof Params> = {
+export const cutwork: Construction<typeof FIELDS> = {
   kind: 'cutwork',
   name: 'Cutwork',
   summary:
     'A window cut by scissors, cut through and patched, or cut by chisel needles; then bars and satin.',
-  params: Params,
-  questions: [
-    ask.choice('school', 'How it is cut', {
-      scissors: 'Scissors: the cloth only',
-      'cut-through': 'Knife: cloth and stabiliser, then patched',
-      needles: 'Cutting needles at four angles'
-    }),
-    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart'),
-    ask.length('width', 'The window, width'),
-    ask.length('height', 'The window, height'),
-    ask.choice('eyelet', 'Punched eyelet', { no: 'No', yes: 'One, punched' }),
-    ask.material('ground', 'Cloth', { woven: 'Woven cotton or linen', knit: 'Jersey' }),
-    ask.thread('thread', 'Thread, top and bobbin')
-  ],
+  fields: FIELDS,
   pattern
 };
 

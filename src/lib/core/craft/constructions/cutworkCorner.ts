@@ -1,38 +1,30 @@
-import { z } from 'zod';
 import { box, segment } from '$lib/core/base/geometry';
-import { ask, count, material, MATERIALS, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, count, length, material, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  width: sideMm(80, 30, 250),
-  height: sideMm(80, 30, 250),
-  repeats: count(2, 1, 12),
-  trimCorner: z.enum(['yes', 'no']).default('yes'),
-  ground: material('woven', 'Table linen', '#efe9da'),
-  thread: thread('Cream', '#efe3c4')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  width: length('One repeat, width', 80, 30, 250),
+  height: length('One repeat, height', 80, 30, 250),
+  repeats: count('Repeats round the hem', 2, 1, 12, 'each is a hooping, lined up on the last'),
+  trimCorner: choice('Cloth under the lace', { yes: 'Trimmed after the tack-down', no: 'Stays' }, 'yes'),
+  ground: material('Cloth', { woven: 'Woven cotton or linen' }, ['woven', 'Table linen', '#efe9da']),
+  thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** How far the hem reaches under the lace, mm. */
 const HEM_MM = 12;
 
 /** A hem or corner that ends in lace, repeated hooping by hooping. */
-export const cutworkCorner: Construction<typeof Params> = {
+export const cutworkCorner: Construction<typeof FIELDS> = {
   kind: 'cutwork-corner',
   name: 'Corner or hem with a lace edge',
   summary:
     'The hem aligned on a line, tacked, trimmed at the corner, lace over its edge; repeated round the cloth.',
-  params: Params,
-  questions: [
-    ask.length('width', 'One repeat, width'),
-    ask.length('height', 'One repeat, height'),
-    ask.number('repeats', 'Repeats round the hem', 'each is a hooping, lined up on the last'),
-    ask.choice('trimCorner', 'Cloth under the lace', { yes: 'Trimmed after the tack-down', no: 'Stays' }),
-    ask.material('ground', 'Cloth', { woven: 'Woven cotton or linen' }),
-    ask.thread('thread', 'Thread, top and bobbin')
-  ],
+  fields: FIELDS,
   pattern
 };
 

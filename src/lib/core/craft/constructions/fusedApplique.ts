@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import {
   contains,
   type Path,
@@ -9,59 +8,60 @@ import {
   shifted
 } from '$lib/core/base/geometry';
 import type { Line } from '$lib/core/documents/item';
-import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import { blanketPhase, type Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const method = z.enum(['pre-cut', 'trim-in-place']);
-const Params = z.object({
-  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
-  width: sideMm(50, 15, 200),
-  height: sideMm(60, 15, 200),
-  edge: z.enum(['satin', 'blanket', 'motif']).default('satin'),
-  lines: z.enum(['each', 'one']).default('each'),
-  ground: material('woven', 'Apron cotton', '#e7dcc0'),
-  first: material('woven', 'Fern print', '#4d7148'),
-  firstMethod: method.default('pre-cut'),
-  second: material('woven', 'Carriage red', '#8d2f35'),
-  secondMethod: method.default('pre-cut'),
-  secondHold: heldBy('spray'),
-  firstThread: thread('Fern green', '#3c5a38'),
-  secondThread: thread('Burgundy', '#6d1f31')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
+  width: length('A shape, width', 50, 15, 200),
+  height: length('A shape, height', 60, 15, 200),
+  edge: choice('Edge stitch', { satin: 'Satin', blanket: 'Blanket', motif: 'Motif' }, 'satin'),
+  lines: choice('Placement lines', { each: 'One stop a piece', one: 'One stop for both pieces' }, 'each'),
+  ground: material('Ground', { woven: 'Woven cotton', canvas: 'Canvas', knit: 'Jersey' }, [
+    'woven',
+    'Apron cotton',
+    '#e7dcc0'
+  ]),
+  first: material('First piece', { woven: 'Woven cotton', felt: 'Felt' }, ['woven', 'Fern print', '#4d7148']),
+  firstMethod: choice(
+    'First piece is',
+    {
+      'pre-cut': 'Pre-cut and fused',
+      'trim-in-place': 'Trimmed in place'
+    },
+    'pre-cut'
+  ),
+  second: material('Second piece', { woven: 'Woven cotton', felt: 'Felt' }, [
+    'woven',
+    'Carriage red',
+    '#8d2f35'
+  ]),
+  secondMethod: choice(
+    'Second piece is',
+    {
+      'pre-cut': 'Pre-cut and fused',
+      'trim-in-place': 'Trimmed in place'
+    },
+    'pre-cut'
+  ),
+  secondHold: hold('A piece trimmed in place is held with', 'spray'),
+  firstThread: thread('First edge thread', 'Fern green', '#3c5a38'),
+  secondThread: thread('Second edge thread', 'Burgundy', '#6d1f31')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 const WIDTH = { satin: 3.5, blanket: 3, motif: 5 } as const;
 
 /** Shapes fused on cloth, from the bottom up, each under its own edge. */
-export const fusedApplique: Construction<typeof Params> = {
+export const fusedApplique: Construction<typeof FIELDS> = {
   kind: 'fused-applique',
   name: 'Fused pre-cut appliqué',
   summary:
     'Pre-cut shapes laid inside their lines, fused and edged; a later piece covers a part of the first.',
-  params: Params,
-  questions: [
-    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
-    ask.length('width', 'A shape, width'),
-    ask.length('height', 'A shape, height'),
-    ask.choice('edge', 'Edge stitch', { satin: 'Satin', blanket: 'Blanket', motif: 'Motif' }),
-    ask.choice('lines', 'Placement lines', { each: 'One stop a piece', one: 'One stop for both pieces' }),
-    ask.material('ground', 'Ground', { woven: 'Woven cotton', canvas: 'Canvas', knit: 'Jersey' }),
-    ask.material('first', 'First piece', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.choice('firstMethod', 'First piece is', {
-      'pre-cut': 'Pre-cut and fused',
-      'trim-in-place': 'Trimmed in place'
-    }),
-    ask.material('second', 'Second piece', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.choice('secondMethod', 'Second piece is', {
-      'pre-cut': 'Pre-cut and fused',
-      'trim-in-place': 'Trimmed in place'
-    }),
-    ask.hold('secondHold', 'A piece trimmed in place is held with'),
-    ask.thread('firstThread', 'First edge thread'),
-    ask.thread('secondThread', 'Second edge thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 

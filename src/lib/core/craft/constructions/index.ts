@@ -1,4 +1,4 @@
-export type { AnyConstruction, Question } from './construction';
+export type { AnyConstruction } from './construction';
+export type { Question } from './fields';
 export type { DetailColour, ExpectedStop, Pattern } from './pattern';
-export { piecesPerFile } from './piecesPerFile';
 export { CONSTRUCTIONS, constructionOf } from './all';

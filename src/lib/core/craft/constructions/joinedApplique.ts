@@ -1,42 +1,36 @@
-import { z } from 'zod';
 import { box, type Path, segment } from '$lib/core/base/geometry';
-import { ask, material, MATERIALS, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
+import { type AnswersOf, length, material, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  width: sideMm(100, 40, 300),
-  height: sideMm(70, 30, 300),
-  joinAt: sideMm(45, 15, 200),
-  ground: material('woven', 'Apron cotton', '#e7dcc0'),
-  left: material('woven', 'Fern print', '#4d7148'),
-  right: material('woven', 'Carriage red', '#8d2f35'),
-  leftThread: thread('Fern green', '#3c5a38'),
-  rightThread: thread('Burgundy', '#6d1f31')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  width: length('Both pieces, width', 100, 40, 300),
+  height: length('Both pieces, height', 70, 30, 300),
+  joinAt: length('The join, from the left edge', 45, 15, 200),
+  ground: material('Ground', { woven: 'Woven cotton', canvas: 'Canvas' }, [
+    'woven',
+    'Apron cotton',
+    '#e7dcc0'
+  ]),
+  left: material('Left piece', { woven: 'Woven cotton' }, ['woven', 'Fern print', '#4d7148']),
+  right: material('Right piece', { woven: 'Woven cotton' }, ['woven', 'Carriage red', '#8d2f35']),
+  leftThread: thread('Left thread', 'Fern green', '#3c5a38'),
+  rightThread: thread('Right thread', 'Burgundy', '#6d1f31')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 const SATIN_MM = 3.5;
 /** The overlap of the second piece at the join, mm. */
 const OVERLAP_MM = 3;
 
 /** Two pieces joined by a seam that is flipped open, so that no edge lies between them. */
-export const joinedApplique: Construction<typeof Params> = {
+export const joinedApplique: Construction<typeof FIELDS> = {
   kind: 'joined-applique',
   name: 'Joined appliqué with flip',
   summary: 'The second piece is sewn face down at the join and flipped: no satin between the two.',
-  params: Params,
-  questions: [
-    ask.length('width', 'Both pieces, width'),
-    ask.length('height', 'Both pieces, height'),
-    ask.length('joinAt', 'The join, from the left edge'),
-    ask.material('ground', 'Ground', { woven: 'Woven cotton', canvas: 'Canvas' }),
-    ask.material('left', 'Left piece', { woven: 'Woven cotton' }),
-    ask.material('right', 'Right piece', { woven: 'Woven cotton' }),
-    ask.thread('leftThread', 'Left thread'),
-    ask.thread('rightThread', 'Right thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 

@@ -1,41 +1,34 @@
-import { z } from 'zod';
 import { inset, shapePath, shifted } from '$lib/core/base/geometry';
-import { ask, count, material, MATERIALS, shape, sideMm, threads } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, count, length, material, outline, threads } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
-  width: sideMm(60, 20, 300),
-  height: sideMm(60, 20, 300),
-  parts: count(1, 1, 6),
-  layers: count(2, 2, 3),
-  loops: count(4, 0, 40),
-  inlay: z.enum(['no', 'yes']).default('no'),
-  inlayCloth: material('woven', 'Organza', '#d9c7d6'),
-  colours: threads(['Cream', '#efe3c4'])
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
+  width: length('One part, width', 60, 20, 300),
+  height: length('One part, height', 60, 20, 300),
+  parts: count('Parts in the hoop', 1, 1, 6),
+  layers: count('Layers of wash-away', 2, 2, 3, 'three for dense lace'),
+  loops: count('Loops to join', 4, 0, 40, 'none for a single part'),
+  inlay: choice('Cloth in the middle', { no: 'None', yes: 'An appliqué inlay' }, 'no'),
+  inlayCloth: material('Inlay', { woven: 'Organza or cotton', felt: 'Felt' }, [
+    'woven',
+    'Organza',
+    '#d9c7d6'
+  ]),
+  colours: threads('Colours, in order; the bobbin changes with each', ['Cream', '#efe3c4'])
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** Lace that stands by itself: thread alone, once the stabiliser is rinsed out. */
-export const lace: Construction<typeof Params> = {
+export const lace: Construction<typeof FIELDS> = {
   kind: 'lace',
   name: 'Freestanding lace',
   summary:
     'Underlay and lace on wash-away, the bobbin in the lace’s own colour, rinsed and dried; sets are joined.',
-  params: Params,
-  questions: [
-    ask.shape('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
-    ask.length('width', 'One part, width'),
-    ask.length('height', 'One part, height'),
-    ask.number('parts', 'Parts in the hoop'),
-    ask.number('layers', 'Layers of wash-away', 'three for dense lace'),
-    ask.number('loops', 'Loops to join', 'none for a single part'),
-    ask.choice('inlay', 'Cloth in the middle', { no: 'None', yes: 'An appliqué inlay' }),
-    ask.material('inlayCloth', 'Inlay', { woven: 'Organza or cotton', felt: 'Felt' }),
-    ask.threads('colours', 'Colours, in order; the bobbin changes with each')
-  ],
+  fields: FIELDS,
   pattern
 };
 

@@ -1,51 +1,43 @@
-import { z } from 'zod';
 import { box, inset, shapePath, shifted } from '$lib/core/base/geometry';
-import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
+import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
-  width: sideMm(150, 70, 400),
-  height: sideMm(110, 70, 300),
-  borderWidth: sideMm(5, 4, 8),
-  throughAll: z.enum(['no', 'yes']).default('no'),
-  lettering: z.enum(['yes', 'no']).default('yes'),
-  top: material('woven', 'Fern print', '#4d7148'),
-  first: material('woven', 'Carriage red', '#8d2f35'),
-  second: material('woven', 'Cream', '#efe3c4'),
-  firstHold: heldBy('spray'),
-  secondHold: heldBy('spray'),
-  back: material('vinyl', 'Grained vinyl', '#4a3b30'),
-  border: thread('Burgundy', '#6d1f31'),
-  details: thread('Brass', '#b58a3c')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  shape: outline('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
+  width: length('Outer edge, width', 150, 70, 400),
+  height: length('Outer edge, height', 110, 70, 300),
+  borderWidth: length('Width of the satin edge', 5, 4, 8),
+  throughAll: choice('Quilted through the back', { no: 'No', yes: 'Yes, on purpose' }, 'no'),
+  lettering: choice('Lettering', { yes: 'As in the file', no: 'Left out' }, 'yes'),
+  top: material('Top', { woven: 'Woven cotton', canvas: 'Canvas' }, ['woven', 'Fern print', '#4d7148']),
+  first: material('First appliqué', { woven: 'Woven cotton', felt: 'Felt' }, [
+    'woven',
+    'Carriage red',
+    '#8d2f35'
+  ]),
+  firstHold: hold('First appliqué held with', 'spray'),
+  second: material('Second appliqué', { woven: 'Woven cotton', felt: 'Felt' }, ['woven', 'Cream', '#efe3c4']),
+  secondHold: hold('Second appliqué held with', 'spray'),
+  back: material('Back', { vinyl: 'Vinyl', felt: 'Felt', woven: 'Woven cotton' }, [
+    'vinyl',
+    'Grained vinyl',
+    '#4a3b30'
+  ]),
+  border: thread('Edge thread', 'Burgundy', '#6d1f31'),
+  details: thread('Detail thread', 'Brass', '#b58a3c')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** A mat of several layers with appliqué, backed under the hoop and edged in satin. */
-export const layeredMat: Construction<typeof Params> = {
+export const layeredMat: Construction<typeof FIELDS> = {
   kind: 'layered-mat',
   name: 'Layered mat, satin edge',
   summary:
     'Batting, top and two appliqué pieces, a vinyl back under the hoop, one satin edge round everything.',
-  params: Params,
-  questions: [
-    ask.shape('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
-    ask.length('width', 'Outer edge, width'),
-    ask.length('height', 'Outer edge, height'),
-    ask.length('borderWidth', 'Width of the satin edge'),
-    ask.choice('throughAll', 'Quilted through the back', { no: 'No', yes: 'Yes, on purpose' }),
-    ask.choice('lettering', 'Lettering', { yes: 'As in the file', no: 'Left out' }),
-    ask.material('top', 'Top', { woven: 'Woven cotton', canvas: 'Canvas' }),
-    ask.material('first', 'First appliqué', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.hold('firstHold', 'First appliqué held with'),
-    ask.material('second', 'Second appliqué', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.hold('secondHold', 'Second appliqué held with'),
-    ask.material('back', 'Back', { vinyl: 'Vinyl', felt: 'Felt', woven: 'Woven cotton' }),
-    ask.thread('border', 'Edge thread'),
-    ask.thread('details', 'Detail thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 

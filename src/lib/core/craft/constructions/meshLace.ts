@@ -1,39 +1,33 @@
-import { z } from 'zod';
 import { box } from '$lib/core/base/geometry';
-import { ask, count, material, MATERIALS, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, count, length, material, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  width: sideMm(110, 40, 300),
-  height: sideMm(160, 40, 350),
-  segments: count(2, 1, 6),
-  mesh: material('stretch-mesh', 'Stretch mesh', '#d8d2cc'),
-  thread: thread('Fern green', '#4d7148')
-});
+const FIELDS = {
+  width: length('One segment, width', 110, 40, 300),
+  height: length('One segment, height', 160, 40, 350),
+  segments: count('Segments', 2, 1, 6, 'each is one hooping; every other one is mirrored'),
+  mesh: material('Mesh', { 'stretch-mesh': 'Stretch mesh' }, ['stretch-mesh', 'Stretch mesh', '#d8d2cc']),
+  thread: thread('Thread', 'Fern green', '#4d7148')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** Stitches in one square millimetre of such lace. */
 const DENSITY = 1.1;
 
 /** A border of lace on stretch mesh, segment by segment, sewn to a tube. */
-export const meshLace: Construction<typeof Params> = {
+export const meshLace: Construction<typeof FIELDS> = {
   kind: 'mesh-lace',
   name: 'Lace on stretch mesh',
   summary:
     'Long lace segments on mesh over wash-away, repeated and mirrored, sewn to a strip, rinsed at the end.',
-  params: Params,
-  questions: [
-    ask.length('width', 'One segment, width'),
-    ask.length('height', 'One segment, height'),
-    ask.number('segments', 'Segments', 'each is one hooping; every other one is mirrored'),
-    ask.material('mesh', 'Mesh', { 'stretch-mesh': 'Stretch mesh' }),
-    ask.thread('thread', 'Thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 
-function pattern(p: z.output<typeof Params>): Pattern {
+function pattern(p: Params): Pattern {
   const size = { width: p.width, height: p.height };
   const s = new Sequence({
     shape: 'rectangle',

@@ -1,40 +1,39 @@
 import { z } from 'zod';
 import { Operation } from '$lib/core/documents/item';
-import { ask, thread } from './answers';
-import type { Construction } from './construction';
+import { type Construction, usualAnswers } from './construction';
 import { layeredMat } from './layeredMat';
 import type { Pattern, PatternEntry } from './pattern';
 import { snapTab } from './snapTab';
 import { topper } from './topper';
 import { turnedFlat } from './turnedFlat';
+import { type AnswersOf, choice, text, thread } from './fields';
 
-const Params = z.object({
-  base: z.enum(['snap-tab', 'turned-flat', 'layered-mat', 'topper']).default('turned-flat'),
-  name: z.string().trim().min(1, 'write the name').max(40).default('Bramble'),
-  thread: thread('Burgundy', '#6d1f31')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  base: choice(
+    'The item',
+    {
+      'turned-flat': 'Turned flat item',
+      'snap-tab': 'Snap tab',
+      'layered-mat': 'Layered mat',
+      topper: 'Topper on a towel'
+    },
+    'turned-flat'
+  ),
+  name: text('Name or monogram', z.string().trim().min(1, 'write the name').max(40).default('Bramble')),
+  thread: thread('Thread of the name', 'Burgundy', '#6d1f31')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** Stitches of a name, for each letter. */
 const STITCHES_A_LETTER = 220;
 
 /** A second design, as a name, run in the middle of the first. */
-export const namedItem: Construction<typeof Params> = {
+export const namedItem: Construction<typeof FIELDS> = {
   kind: 'named-item',
   name: 'Item with a name run in between',
   summary:
     'A tab, turned item, mat or topper whose name is a file of its own, stitched before the surface is covered.',
-  params: Params,
-  questions: [
-    ask.choice('base', 'The item', {
-      'turned-flat': 'Turned flat item',
-      'snap-tab': 'Snap tab',
-      'layered-mat': 'Layered mat',
-      topper: 'Topper on a towel'
-    }),
-    { key: 'name', kind: 'text', label: 'Name or monogram' },
-    ask.thread('thread', 'Thread of the name')
-  ],
+  fields: FIELDS,
   pattern
 };
 
@@ -75,12 +74,12 @@ function pattern(p: Params): Pattern {
 function baseOf(kind: Params['base']): Pattern {
   switch (kind) {
     case 'snap-tab':
-      return snapTab.pattern(snapTab.params.parse({ width: 70, height: 90, shape: 'rounded' }));
+      return snapTab.pattern(usualAnswers(snapTab, { width: 70, height: 90, shape: 'rounded' }));
     case 'turned-flat':
-      return turnedFlat.pattern(turnedFlat.params.parse({ school: 'pieced' }));
+      return turnedFlat.pattern(usualAnswers(turnedFlat, { school: 'pieced' }));
     case 'layered-mat':
-      return layeredMat.pattern(layeredMat.params.parse({ lettering: 'no' }));
+      return layeredMat.pattern(usualAnswers(layeredMat, { lettering: 'no' }));
     case 'topper':
-      return topper.pattern(topper.params.parse({}));
+      return topper.pattern(usualAnswers(topper, {}));
   }
 }

@@ -1,21 +1,27 @@
-import { z } from 'zod';
 import { inset, shapePath } from '$lib/core/base/geometry';
-import { ask, material, MATERIALS, shape, sideMm, thread, threads } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, length, material, outline, thread, threads } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
-  width: sideMm(80, 15, 400),
-  height: sideMm(80, 15, 400),
-  borderWidth: sideMm(4, 2, 10),
-  designGap: sideMm(3, 0, 30),
-  finish: z.enum(['sew-on', 'iron-on']).default('sew-on'),
-  ground: material('felt', 'Wool felt', '#7c8a6a'),
-  border: thread('Ink black', '#20242c'),
-  colours: threads(['Lamp yellow', '#e3b341'])
-});
+const FIELDS = {
+  shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
+  width: length('Outer edge of the border, width', 80, 15, 400),
+  height: length('Outer edge of the border, height', 80, 15, 400),
+  borderWidth: length('Width of the satin border', 4, 2, 10),
+  designGap: length('Gap between design and border', 3, 0, 30),
+  finish: choice('Goes on', { 'sew-on': 'Sewn on', 'iron-on': 'Ironed on' }, 'sew-on'),
+  ground: material(
+    'Ground cloth',
+    { felt: 'Felt', canvas: 'Canvas', woven: 'Woven cotton' },
+    ['felt', 'Wool felt', '#7c8a6a'],
+    'woven cloth and canvas fray, so their edge is sealed before cutting'
+  ),
+  border: thread('Border thread', 'Ink black', '#20242c'),
+  colours: threads('Colours, in order', ['Lamp yellow', '#e3b341'])
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** Cut this far from the last stitch: close, and no thread touched. */
 const CUT_CLOSE_MM = 1;
@@ -23,31 +29,15 @@ const CUT_CLOSE_MM = 1;
 const CUT_ROUGH_MM = 15;
 
 /** A patch stitched on hooped cloth in one hooping, then cut out: sewn on later, or ironed on. */
-export const patch: Construction<typeof Params> = {
+export const patch: Construction<typeof FIELDS> = {
   kind: 'patch',
   name: 'Patch, one hooping',
   summary: 'Colours and border stitched on hooped felt or canvas, then cut out close. To sew on or iron on.',
-  params: Params,
-  questions: [
-    ask.shape('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
-    ask.length('width', 'Outer edge of the border, width'),
-    ask.length('height', 'Outer edge of the border, height'),
-    ask.length('borderWidth', 'Width of the satin border'),
-    ask.length('designGap', 'Gap between design and border'),
-    ask.choice('finish', 'Goes on', { 'sew-on': 'Sewn on', 'iron-on': 'Ironed on' }),
-    ask.material(
-      'ground',
-      'Ground cloth',
-      { felt: 'Felt', canvas: 'Canvas', woven: 'Woven cotton' },
-      'woven cloth and canvas fray, so their edge is sealed before cutting'
-    ),
-    ask.thread('border', 'Border thread'),
-    ask.threads('colours', 'Colours, in order')
-  ],
+  fields: FIELDS,
   pattern
 };
 
-function pattern(p: z.output<typeof Params>): Pattern {
+function pattern(p: Params): Pattern {
   const outline = shapePath(p.shape, p.width, p.height);
   const s = new Sequence({
     shape: p.shape,

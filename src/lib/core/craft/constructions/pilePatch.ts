@@ -1,43 +1,33 @@
-import { z } from 'zod';
 import { inset, shapePath } from '$lib/core/base/geometry';
-import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
-  width: sideMm(90, 30, 300),
-  height: sideMm(60, 30, 300),
-  edge: z.enum(['satin', 'zigzag']).default('satin'),
-  ground: material('felt', 'Felt', '#31405c'),
-  pile: material('towelling', 'Towelling', '#e9e2d0'),
-  pileHold: heldBy('spray'),
-  lettering: thread('Burgundy', '#6d1f31'),
-  border: thread('Navy', '#27324d')
-});
+const FIELDS = {
+  shape: outline('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
+  width: length('Edge of the pile, width', 90, 30, 300),
+  height: length('Edge of the pile, height', 60, 30, 300),
+  edge: choice('Edge', { satin: 'Satin edge', zigzag: 'The zigzag stays open' }, 'satin'),
+  ground: material('Ground', { felt: 'Felt', canvas: 'Canvas' }, ['felt', 'Felt', '#31405c']),
+  pile: material('Pile', { towelling: 'Towelling', fleece: 'Fleece' }, ['towelling', 'Towelling', '#e9e2d0']),
+  pileHold: hold('Pile held with', 'spray'),
+  lettering: thread('Lettering thread', 'Burgundy', '#6d1f31'),
+  border: thread('Edge thread', 'Navy', '#27324d')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** Towelling trimmed to shape on felt, lettered through a topping that keeps the stitches up. */
-export const pilePatch: Construction<typeof Params> = {
+export const pilePatch: Construction<typeof FIELDS> = {
   kind: 'pile-patch',
   name: 'Pile patch',
   summary: 'Towelling or fleece on felt, trimmed in the hoop, lettered through a topping that tears off.',
-  params: Params,
-  questions: [
-    ask.shape('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
-    ask.length('width', 'Edge of the pile, width'),
-    ask.length('height', 'Edge of the pile, height'),
-    ask.choice('edge', 'Edge', { satin: 'Satin edge', zigzag: 'The zigzag stays open' }),
-    ask.material('ground', 'Ground', { felt: 'Felt', canvas: 'Canvas' }),
-    ask.material('pile', 'Pile', { towelling: 'Towelling', fleece: 'Fleece' }),
-    ask.hold('pileHold', 'Pile held with'),
-    ask.thread('lettering', 'Lettering thread'),
-    ask.thread('border', 'Edge thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 
-function pattern(p: z.output<typeof Params>): Pattern {
+function pattern(p: Params): Pattern {
   const line = shapePath(p.shape, p.width, p.height);
   const satin = p.edge === 'satin';
   const s = new Sequence({

@@ -1,40 +1,40 @@
-import { z } from 'zod';
 import { shapePath } from '$lib/core/base/geometry';
-import { ask, material, MATERIALS, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, length, material, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  width: sideMm(90, 40, 200),
-  centre: sideMm(24, 12, 60),
-  ground: material('woven', 'Carriage cloth', '#31405c'),
-  petals: material('felt', 'Felt petals', '#c96f80'),
-  middle: material('woven', 'Lamp yellow', '#e3b341'),
-  thread: thread('Lamp yellow', '#e3b341'),
-  ring: thread('Brass', '#b58a3c')
-});
+const FIELDS = {
+  width: length('The piece, across', 90, 40, 200),
+  centre: length('Its centre, across', 24, 12, 60),
+  ground: material('Ground', { woven: 'Woven cotton', canvas: 'Canvas', felt: 'Felt' }, [
+    'woven',
+    'Carriage cloth',
+    '#31405c'
+  ]),
+  petals: material('Petals', { felt: 'Felt', woven: 'Organza or cotton' }, [
+    'felt',
+    'Felt petals',
+    '#c96f80'
+  ]),
+  middle: material('Centre', { woven: 'Woven cotton', felt: 'Felt' }, ['woven', 'Lamp yellow', '#e3b341']),
+  thread: thread('Texture thread', 'Lamp yellow', '#e3b341'),
+  ring: thread('Ring thread', 'Brass', '#b58a3c')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** A flower or bow that stands up from the cloth, stitched down in its middle only. */
-export const raisedPiece: Construction<typeof Params> = {
+export const raisedPiece: Construction<typeof FIELDS> = {
   kind: 'raised-piece',
   name: '3-D piece on top',
   summary:
     'A finished flower or bow stitched down in its middle; pins out, hard parts out, petals taped flat.',
-  params: Params,
-  questions: [
-    ask.length('width', 'The piece, across'),
-    ask.length('centre', 'Its centre, across'),
-    ask.material('ground', 'Ground', { woven: 'Woven cotton', canvas: 'Canvas', felt: 'Felt' }),
-    ask.material('petals', 'Petals', { felt: 'Felt', woven: 'Organza or cotton' }),
-    ask.material('middle', 'Centre', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.thread('thread', 'Texture thread'),
-    ask.thread('ring', 'Ring thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 
-function pattern(p: z.output<typeof Params>): Pattern {
+function pattern(p: Params): Pattern {
   const size = { width: p.width, height: p.width };
   const s = new Sequence({ shape: 'oval', size, finished: size, edge: 'loose petals' });
   const hidden = { threadOf: 'ring', visible: 'hidden' } as const;

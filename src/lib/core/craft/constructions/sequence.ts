@@ -51,6 +51,8 @@ const FIRST = 'hooping-1';
 
 /** Stitching that waits for what it lies on to be tacked down. */
 const ON_TOP: readonly Role[] = ['decoration', 'lettering', 'quilting', 'satin-edge', 'applique-edge'];
+const nameOf = (entry: PatternEntry): string => (entry.kind === 'hand' ? entry.id : entry.key);
+
 /**
  * Writes a construction down step by step. What a step needs follows from the order of the work: hand work waits for
  * the stop before it, a stop for the hand work before it, and the hoop moves one way at a time. Anything more is named.
@@ -138,23 +140,25 @@ export class Sequence {
     if (on) this.move('hoop-on');
   }
 
-  /** Moves the hoop; several moves follow each other. */
-  move(...kinds: ('hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward' | 'unhoop')[]): void {
-    for (const kind of kinds) this.hand(`${kind}-${++this.#moves}`, { do: kind });
+  /** Moves the hoop; several moves follow each other. Gives the id of the last. */
+  move(...kinds: ('hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward' | 'unhoop')[]): string {
+    return kinds.map((kind) => this.hand(`${kind}-${++this.#moves}`, { do: kind })).at(-1) ?? '';
   }
 
-  /** Takes the hoop off and turns it over, for work on the back. */
-  toBack(): void {
-    this.move('hoop-off', 'turn-over');
+  /** Takes the hoop off and turns it over, for work on the back. Gives the id of the turning. */
+  toBack(): string {
+    return this.move('hoop-off', 'turn-over');
   }
 
-  /** Turns the hoop back and puts it on. */
-  toFront(): void {
-    this.move('turn-over', 'hoop-on');
+  /** Turns the hoop back and puts it on. Gives the id of the turning. */
+  toFront(): string {
+    const turned = this.move('turn-over');
+    this.move('hoop-on');
+    return turned;
   }
 
-  /** A hand step. */
-  hand(id: string, op: z.input<typeof Operation>, more: { needs?: string[]; note?: string } = {}): void {
+  /** A hand step; gives its id. */
+  hand(id: string, op: z.input<typeof Operation>, more: { needs?: string[]; note?: string } = {}): string {
     const parsed = Operation.parse(op);
     const { order } = traitsOf(parsed.do);
     const isMove = order === 'move';
@@ -182,10 +186,11 @@ export class Sequence {
     }
     if (parsed.do === 'lay' && parsed.hold.by !== 'nothing') this.truth({ kind: 'held', step: id });
     if (parsed.do === 'flip' || parsed.do === 'topping-on') this.must(id);
+    return id;
   }
 
-  /** A stop of the file. */
-  stop(key: string, part: StopPart, needs: string[] = []): void {
+  /** A stop of the file; gives its key. */
+  stop(key: string, part: StopPart, needs: string[] = []): string {
     const { passes = 1, width, thread, ...rest } = part;
     const estimate = rest.estimate ?? this.#estimate(rest.role, rest.lineIds ?? [], passes, width);
     this.#pattern.expected.push(expectStop({ key, ...rest, estimate }));
@@ -205,6 +210,7 @@ export class Sequence {
     this.#lastStop = key;
     this.#stopsHere.push(key);
     this.#sinceStop = [];
+    return key;
   }
 
   /** Steps that may not be left out. */
@@ -221,8 +227,27 @@ export class Sequence {
     this.#pattern.name = { after, pieceId, lineId };
   }
 
-  /** The whole pattern. */
+  /**
+   * The whole pattern.
+   *
+   * @throws RangeError when a step needs another that is not there, or two have one name
+   */
   done(): Pattern {
+    const { entries, truths } = this.#pattern;
+    const names = entries.map(nameOf);
+    const known = new Set(names);
+    if (known.size < names.length)
+      throw new RangeError(`Two steps are called ${names.find((name, at) => names.indexOf(name) < at)}.`);
+    const named = [
+      ...entries.flatMap((entry) => (entry.needs ?? []).map((need) => [nameOf(entry), need] as const)),
+      ...truths.flatMap((truth) =>
+        ('steps' in truth ? truth.steps : 'step' in truth ? [truth.step] : []).map(
+          (step) => ['a truth', step] as const
+        )
+      )
+    ];
+    for (const [who, need] of named)
+      if (!known.has(need)) throw new RangeError(`There is no step ${need}, which ${who} names.`);
     return this.#pattern;
   }
 

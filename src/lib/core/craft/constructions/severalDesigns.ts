@@ -1,37 +1,35 @@
-import { z } from 'zod';
 import { box, quarterTurned, shifted } from '$lib/core/base/geometry';
-import { ask, count, material, MATERIALS, sideMm, threads } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, count, length, material, threads } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  school: z.enum(['napkins', 'corners']).default('napkins'),
-  designs: count(2, 2, 4),
-  width: sideMm(60, 15, 150),
-  height: sideMm(60, 15, 150),
-  cloth: material('woven', 'Napkin linen', '#efe9da'),
-  colours: threads(['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  school: choice(
+    'What is stitched',
+    {
+      napkins: 'Several napkins, laid together, designs turned',
+      corners: 'The corners of one napkin, one after another'
+    },
+    'napkins'
+  ),
+  designs: count('Designs in the hooping', 2, 2, 4),
+  width: length('One design, width', 60, 15, 150),
+  height: length('One design, height', 60, 15, 150),
+  cloth: material('Cloth', { woven: 'Woven cotton or linen' }, ['woven', 'Napkin linen', '#efe9da']),
+  colours: threads('Colours, in order', ['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** A design several times in one hooping: on several napkins, or on the corners of one. */
-export const severalDesigns: Construction<typeof Params> = {
+export const severalDesigns: Construction<typeof FIELDS> = {
   kind: 'several-designs',
   name: 'Several designs in one hooping',
   summary: 'Napkins side by side on sticky stabiliser, or one napkin lifted and laid again corner by corner.',
-  params: Params,
-  questions: [
-    ask.choice('school', 'What is stitched', {
-      napkins: 'Several napkins, laid together, designs turned',
-      corners: 'The corners of one napkin, one after another'
-    }),
-    ask.number('designs', 'Designs in the hooping'),
-    ask.length('width', 'One design, width'),
-    ask.length('height', 'One design, height'),
-    ask.material('cloth', 'Cloth', { woven: 'Woven cotton or linen' }),
-    ask.threads('colours', 'Colours, in order')
-  ],
+  fields: FIELDS,
+  // Corners are corners of one napkin.
+  piecesPerFile: ({ school, designs }) => (school === 'corners' ? 1 : designs),
   pattern
 };
 

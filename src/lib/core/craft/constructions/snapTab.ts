@@ -1,50 +1,43 @@
-import { z } from 'zod';
 import { inset, offsetPath, segment, shapePath } from '$lib/core/base/geometry';
 import { roundTo } from '$lib/core/base/units';
-import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread, threads } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread, threads } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('tab', 'rounded', 'rectangle', 'oval'),
-  width: sideMm(30, 15, 200),
-  height: sideMm(94, 15, 400),
-  outside: sideMm(3, 1, 15),
-  closing: z.enum(['snap', 'eyelet', 'ribbon-loop']).default('snap'),
-  front: material('vinyl', 'Vinyl', '#3d4a66'),
-  frontHold: heldBy('tape'),
-  back: material('felt', 'Felt', '#9aa78f'),
-  outline: thread('Signal white', '#f4f1ea'),
-  details: threads(['Ink black', '#20242c'])
-});
-
-/** A tab with a front and a back, closed by a snap or carried by an eyelet or a loop, made in one hooping. */
-export const snapTab: Construction<typeof Params> = {
-  kind: 'snap-tab',
-  name: 'Snap tab',
-  summary: 'Front and back joined in the hoop, cut out, closed with a snap or hung from an eyelet or a loop.',
-  params: Params,
-  questions: [
-    ask.shape('tab', 'rounded', 'rectangle', 'oval'),
-    ask.length('width', 'Stitched outline, width', 'the last outline, not the cut edge'),
-    ask.length('height', 'Stitched outline, height'),
-    ask.length('outside', 'Cut outside the outline'),
-    ask.choice('closing', 'Closes with', {
+const FIELDS = {
+  shape: outline('tab', 'rounded', 'rectangle', 'oval'),
+  width: length('Stitched outline, width', 30, 15, 200, 'the last outline, not the cut edge'),
+  height: length('Stitched outline, height', 94, 15, 400),
+  outside: length('Cut outside the outline', 3, 1, 15),
+  closing: choice(
+    'Closes with',
+    {
       snap: 'One snap, two holes',
       eyelet: 'One eyelet and a ring',
       'ribbon-loop': 'A ribbon loop in the seam'
-    }),
-    ask.material('front', 'Front', { vinyl: 'Vinyl', felt: 'Felt' }),
-    ask.hold('frontHold', 'Front held with'),
-    ask.material('back', 'Back', { felt: 'Felt', vinyl: 'Vinyl' }),
-    ask.thread('outline', 'Outline thread'),
-    ask.threads('details', 'Detail colours, in order')
-  ],
+    },
+    'snap'
+  ),
+  front: material('Front', { vinyl: 'Vinyl', felt: 'Felt' }, ['vinyl', 'Vinyl', '#3d4a66']),
+  frontHold: hold('Front held with', 'tape'),
+  back: material('Back', { felt: 'Felt', vinyl: 'Vinyl' }, ['felt', 'Felt', '#9aa78f']),
+  outline: thread('Outline thread', 'Signal white', '#f4f1ea'),
+  details: threads('Detail colours, in order', ['Ink black', '#20242c'])
+};
+type Params = AnswersOf<typeof FIELDS>;
+
+/** A tab with a front and a back, closed by a snap or carried by an eyelet or a loop, made in one hooping. */
+export const snapTab: Construction<typeof FIELDS> = {
+  kind: 'snap-tab',
+  name: 'Snap tab',
+  summary: 'Front and back joined in the hoop, cut out, closed with a snap or hung from an eyelet or a loop.',
+  fields: FIELDS,
   pattern
 };
 
-function pattern(p: z.output<typeof Params>): Pattern {
+function pattern(p: Params): Pattern {
   const outline = shapePath(p.shape, p.width, p.height);
   const outside = roundTo(p.outside, 3);
   const s = new Sequence({
@@ -106,9 +99,9 @@ function pattern(p: z.output<typeof Params>): Pattern {
     thread: p.details
   });
   s.nameGoes('details', 'front', 'field');
-  s.toBack();
+  const turned = s.toBack();
   // Tails on the back are covered for good once the backing is stitched on.
-  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 3 }, { needs: ['turn-over-3', 'details'] });
+  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 3 }, { needs: [turned, 'details'] });
   s.hand('lay-back', {
     do: 'lay',
     pieceId: 'back',
@@ -124,7 +117,7 @@ function pattern(p: z.output<typeof Params>): Pattern {
       title: 'Tape the ribbon loop on the back, ends inside the outline',
       seconds: 30
     });
-  s.toFront();
+  const turnedBack = s.toFront();
   s.stop('outline', {
     name: 'Outline',
     role: 'closing-seam',
@@ -161,7 +154,7 @@ function pattern(p: z.output<typeof Params>): Pattern {
     s.hand('hardware', { do: 'hardware', kind: p.closing, count: 1 }, { needs: ['punch'] });
   if (p.closing !== 'snap')
     s.hand('ring', { do: 'hardware', kind: 'split-ring', count: 1 }, { needs: ['cut-out'] });
-  s.must('tack-down', 'outline', 'lay-front', 'lay-back', 'turn-over-3', 'turn-over-4');
+  s.must('tack-down', 'outline', 'lay-front', 'lay-back', turned, turnedBack);
   s.truth({ kind: 'one-colour', steps: ['tack-down', 'outline'] });
   return s.done();
 }

@@ -1,47 +1,44 @@
-import { z } from 'zod';
 import { shapePath, shifted } from '$lib/core/base/geometry';
-import { ask, heldAs, heldBy, material, MATERIALS, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
+import { type AnswersOf, choice, heldAs, hold, length, material, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  width: sideMm(80, 30, 250),
-  height: sideMm(150, 60, 400),
-  ground: material('woven', 'Carriage cloth', '#31405c'),
-  upper: material('woven', 'Cream', '#efe3c4'),
-  lower: material('woven', 'Carriage red', '#8d2f35'),
-  pieceHold: heldBy('spray'),
-  cushion: z.enum(['yes', 'no']).default('yes'),
-  details: thread('Ink black', '#20242c'),
-  satin: thread('Brass', '#b58a3c')
-});
-type Params = z.output<typeof Params>;
-const HALVES = ['upper', 'lower'] as const;
-
-/** One design in two files, stitched at two mounting positions of one hooping. */
-export const splitDesign: Construction<typeof Params> = {
-  kind: 'split-design',
-  name: 'Split design, two positions',
-  summary:
-    'Two files, two mounting positions, one hooping; placements first, satins last; sewn up as a cushion.',
-  params: Params,
-  questions: [
-    ask.length('width', 'The whole design, width'),
-    ask.length('height', 'The whole design, height'),
-    ask.material('ground', 'Ground', {
+const FIELDS = {
+  width: length('The whole design, width', 80, 30, 250),
+  height: length('The whole design, height', 150, 60, 400),
+  ground: material(
+    'Ground',
+    {
       woven: 'Woven cotton',
       canvas: 'Canvas',
       towelling: 'Towelling',
       fleece: 'Fleece'
-    }),
-    ask.material('upper', 'Upper piece', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.material('lower', 'Lower piece', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.hold('pieceHold', 'Pieces held with'),
-    ask.choice('cushion', 'Sewn up as a cushion', { yes: 'Yes', no: 'No' }),
-    ask.thread('details', 'Detail thread'),
-    ask.thread('satin', 'Satin thread')
-  ],
+    },
+    ['woven', 'Carriage cloth', '#31405c']
+  ),
+  upper: material('Upper piece', { woven: 'Woven cotton', felt: 'Felt' }, ['woven', 'Cream', '#efe3c4']),
+  lower: material('Lower piece', { woven: 'Woven cotton', felt: 'Felt' }, [
+    'woven',
+    'Carriage red',
+    '#8d2f35'
+  ]),
+  pieceHold: hold('Pieces held with', 'spray'),
+  cushion: choice('Sewn up as a cushion', { yes: 'Yes', no: 'No' }, 'yes'),
+  details: thread('Detail thread', 'Ink black', '#20242c'),
+  satin: thread('Satin thread', 'Brass', '#b58a3c')
+};
+type Params = AnswersOf<typeof FIELDS>;
+const HALVES = ['upper', 'lower'] as const;
+
+/** One design in two files, stitched at two mounting positions of one hooping. */
+export const splitDesign: Construction<typeof FIELDS> = {
+  kind: 'split-design',
+  name: 'Split design, two positions',
+  summary:
+    'Two files, two mounting positions, one hooping; placements first, satins last; sewn up as a cushion.',
+  fields: FIELDS,
   pattern
 };
 

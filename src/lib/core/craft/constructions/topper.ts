@@ -1,48 +1,45 @@
-import { z } from 'zod';
 import { box, inset, segment, shapePath, shifted } from '$lib/core/base/geometry';
-import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
+import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  shape: shape('rounded', 'oval', 'rectangle'),
-  width: sideMm(120, 80, 300),
-  height: sideMm(130, 100, 300),
-  borderWidth: sideMm(5, 4, 8),
-  slotWidth: sideMm(60, 30, 150),
-  base: z.enum(['tear-away', 'wash-away']).default('tear-away'),
-  front: material('woven', 'Carriage red', '#8d2f35'),
-  frontHold: heldBy('tape'),
-  back: material('woven', 'Cream', '#efe3c4'),
-  towel: material('towelling', 'Tea towel', '#e9e2d0'),
-  towelHold: z.enum(['tape', 'pins']).default('tape'),
-  border: thread('Navy', '#27324d'),
-  details: thread('Brass', '#b58a3c')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  shape: outline('rounded', 'oval', 'rectangle'),
+  width: length('Outer edge, width', 120, 80, 300),
+  height: length('Outer edge, height', 130, 100, 300),
+  borderWidth: length('Width of the satin edge', 5, 4, 8),
+  slotWidth: length('Slot, width', 60, 30, 150),
+  base: choice(
+    'Stabiliser',
+    { 'tear-away': 'Two of tear-away', 'wash-away': 'Two of wash-away' },
+    'tear-away'
+  ),
+  front: material('Front, interfaced', { woven: 'Woven cotton', canvas: 'Canvas' }, [
+    'woven',
+    'Carriage red',
+    '#8d2f35'
+  ]),
+  frontHold: hold('Front held with', 'tape'),
+  back: material('Back, interfaced', { woven: 'Woven cotton', felt: 'Felt' }, ['woven', 'Cream', '#efe3c4']),
+  towel: material('Towel', { towelling: 'Towelling', woven: 'Woven cotton' }, [
+    'towelling',
+    'Tea towel',
+    '#e9e2d0'
+  ]),
+  towelHold: choice('Towel held with', { tape: 'Tape', pins: 'Pins' }, 'tape'),
+  border: thread('Edge thread', 'Navy', '#27324d'),
+  details: thread('Detail thread', 'Brass', '#b58a3c')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** A padded topper with a slot, edged in satin, that a folded towel is stitched to. */
-export const topper: Construction<typeof Params> = {
+export const topper: Construction<typeof FIELDS> = {
   kind: 'topper',
   name: 'Topper with a slot, on a towel',
   summary: 'A padded shape with a slot, edged all round, stitched to the fold of a towel that hangs from it.',
-  params: Params,
-  questions: [
-    ask.shape('rounded', 'oval', 'rectangle'),
-    ask.length('width', 'Outer edge, width'),
-    ask.length('height', 'Outer edge, height'),
-    ask.length('borderWidth', 'Width of the satin edge'),
-    ask.length('slotWidth', 'Slot, width'),
-    ask.choice('base', 'Stabiliser', { 'tear-away': 'Two of tear-away', 'wash-away': 'Two of wash-away' }),
-    ask.material('front', 'Front, interfaced', { woven: 'Woven cotton', canvas: 'Canvas' }),
-    ask.hold('frontHold', 'Front held with'),
-    ask.material('back', 'Back, interfaced', { woven: 'Woven cotton', felt: 'Felt' }),
-    ask.material('towel', 'Towel', { towelling: 'Towelling', woven: 'Woven cotton' }),
-    ask.choice('towelHold', 'Towel held with', { tape: 'Tape', pins: 'Pins' }),
-    ask.thread('border', 'Edge thread'),
-    ask.thread('details', 'Detail thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 

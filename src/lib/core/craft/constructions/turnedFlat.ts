@@ -1,57 +1,59 @@
-import { z } from 'zod';
 import { box, inset, segment, shapePath } from '$lib/core/base/geometry';
-import { ask, heldAs, heldBy, material, MATERIALS, shape, sideMm, thread } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, type StopPart } from './sequence';
+import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { MATERIALS } from './materials';
 
-const Params = z.object({
-  school: z.enum(['all-hooped', 'pieced', 'floated']).default('all-hooped'),
-  shape: shape('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
-  width: sideMm(160, 60, 400),
-  height: sideMm(200, 60, 400),
-  opening: sideMm(80, 30, 150),
-  closes: z.enum(['snap', 'hook-and-loop', 'none']).default('snap'),
-  front: material('woven', 'Fern print', '#4d7148'),
-  lower: material('woven', 'Ticket buff', '#d9bd8b'),
-  back: material('woven', 'Cream', '#efe3c4'),
-  backHold: heldBy('tape'),
-  seams: thread('Cream', '#efe3c4'),
-  quilting: thread('Brass', '#b58a3c')
-});
-type Params = z.output<typeof Params>;
+const FIELDS = {
+  school: choice(
+    'How it is built',
+    {
+      'all-hooped': 'Stabiliser, batting and front hooped together',
+      pieced: 'Batting floated, two fronts joined and flipped',
+      floated: 'Batting and front floated on hooped stabiliser'
+    },
+    'all-hooped'
+  ),
+  shape: outline('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
+  width: length('Finished width', 160, 60, 400),
+  height: length('Finished height', 200, 60, 400),
+  opening: length('Opening to turn through', 80, 30, 150, 'at least 60 mm'),
+  closes: choice(
+    'Fastened with',
+    {
+      snap: 'A snap',
+      'hook-and-loop': 'Hook-and-loop',
+      none: 'Nothing'
+    },
+    'snap'
+  ),
+  front: material('Front', { woven: 'Woven cotton', knit: 'Jersey' }, ['woven', 'Fern print', '#4d7148']),
+  lower: material('Lower front, where pieced', { woven: 'Woven cotton', knit: 'Jersey' }, [
+    'woven',
+    'Ticket buff',
+    '#d9bd8b'
+  ]),
+  back: material('Back', { woven: 'Woven cotton', fleece: 'Fleece', towelling: 'Towelling' }, [
+    'woven',
+    'Cream',
+    '#efe3c4'
+  ]),
+  backHold: hold('Back held with', 'tape'),
+  seams: thread('Seam thread', 'Cream', '#efe3c4'),
+  quilting: thread('Quilting thread', 'Brass', '#b58a3c')
+};
+type Params = AnswersOf<typeof FIELDS>;
 
 /** Seam allowance where two fronts are joined, mm. */
 const JOIN_MM = 12;
 
 /** A bib, a cloth or a cushion front: front and back right sides together, closed but for an opening, turned. */
-export const turnedFlat: Construction<typeof Params> = {
+export const turnedFlat: Construction<typeof FIELDS> = {
   kind: 'turned-flat',
   name: 'Turned flat item',
   summary: 'Bib, cloth or cushion front: the back goes on face down, the whole is turned through an opening.',
-  params: Params,
-  questions: [
-    ask.choice('school', 'How it is built', {
-      'all-hooped': 'Stabiliser, batting and front hooped together',
-      pieced: 'Batting floated, two fronts joined and flipped',
-      floated: 'Batting and front floated on hooped stabiliser'
-    }),
-    ask.shape('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
-    ask.length('width', 'Finished width'),
-    ask.length('height', 'Finished height'),
-    ask.length('opening', 'Opening to turn through', 'at least 60 mm'),
-    ask.choice('closes', 'Fastened with', {
-      snap: 'A snap',
-      'hook-and-loop': 'Hook-and-loop',
-      none: 'Nothing'
-    }),
-    ask.material('front', 'Front', { woven: 'Woven cotton', knit: 'Jersey' }),
-    ask.material('lower', 'Lower front, where pieced', { woven: 'Woven cotton', knit: 'Jersey' }),
-    ask.material('back', 'Back', { woven: 'Woven cotton', fleece: 'Fleece', towelling: 'Towelling' }),
-    ask.hold('backHold', 'Back held with'),
-    ask.thread('seams', 'Seam thread'),
-    ask.thread('quilting', 'Quilting thread')
-  ],
+  fields: FIELDS,
   pattern
 };
 

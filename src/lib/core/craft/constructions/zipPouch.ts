@@ -1,31 +1,16 @@
-import { ask, heldAs } from './answers';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
-import { ON_TAPE_MM, Params, pouchLines, pouchPieces } from './zipPouchParts';
+import { ON_TAPE_MM, type Params, POUCH_FIELDS, pouchLines, pouchPieces } from './zipPouchParts';
+import { heldAs } from './fields';
 
 /** A pouch with a zip and a lining, built in one hooping and turned twice. */
-export const zipPouch: Construction<typeof Params> = {
+export const zipPouch: Construction<typeof POUCH_FIELDS> = {
   kind: 'zip-pouch',
   name: 'Lined zip pouch',
   summary:
     'Panels flipped away from a zip, linings under the hoop, a back on top; turned through lining and zip.',
-  params: Params,
-  questions: [
-    ask.length('width', 'Finished width'),
-    ask.length('height', 'Finished height'),
-    ask.length('zipDown', 'Zip below the top edge'),
-    ask.length('opening', 'Opening in the lining', 'at least 60 mm, or nothing turns through it'),
-    ask.choice('accent', 'Accent strip', { yes: 'At the bottom of the front', no: 'None' }),
-    ask.material('upper', 'Upper front', { woven: 'Woven cotton', canvas: 'Canvas' }),
-    ask.material('lower', 'Lower front', { woven: 'Woven cotton', canvas: 'Canvas' }),
-    ask.material('accentCloth', 'Accent', { woven: 'Woven cotton', canvas: 'Canvas' }),
-    ask.material('back', 'Back', { woven: 'Woven cotton', canvas: 'Canvas' }),
-    ask.material('lining', 'Lining', { woven: 'Woven cotton' }),
-    ask.hold('battingHold', 'Batting held with'),
-    ask.thread('seams', 'Seam thread'),
-    ask.thread('quilting', 'Quilting thread')
-  ],
+  fields: POUCH_FIELDS,
   pattern
 };
 

@@ -1,24 +1,36 @@
-import { z } from 'zod';
 import { box, inset, offsetPath, segment, shapePath } from '$lib/core/base/geometry';
-import { heldBy, material, MATERIALS, sideMm, thread } from './answers';
 import type { Sequence } from './sequence';
+import { type AnswersOf, choice, hold, length, material, thread } from './fields';
+import { MATERIALS } from './materials';
 
-export const Params = z.object({
-  width: sideMm(180, 110, 400),
-  height: sideMm(120, 90, 300),
-  zipDown: sideMm(32, 25, 120),
-  opening: sideMm(80, 30, 150),
-  accent: z.enum(['yes', 'no']).default('yes'),
-  upper: material('woven', 'Fern print', '#4d7148'),
-  lower: material('woven', 'Carriage red', '#8d2f35'),
-  accentCloth: material('woven', 'Ticket buff', '#d9bd8b'),
-  back: material('woven', 'Carriage red', '#8d2f35'),
-  lining: material('woven', 'Cream', '#efe3c4'),
-  battingHold: heldBy('spray'),
-  seams: thread('Cream', '#efe3c4'),
-  quilting: thread('Brass', '#b58a3c')
-});
-export type Params = z.output<typeof Params>;
+export const POUCH_FIELDS = {
+  width: length('Finished width', 180, 110, 400),
+  height: length('Finished height', 120, 90, 300),
+  zipDown: length('Zip below the top edge', 32, 25, 120),
+  opening: length('Opening in the lining', 80, 30, 150, 'at least 60 mm, or nothing turns through it'),
+  accent: choice('Accent strip', { yes: 'At the bottom of the front', no: 'None' }, 'yes'),
+  upper: material('Upper front', { woven: 'Woven cotton', canvas: 'Canvas' }, [
+    'woven',
+    'Fern print',
+    '#4d7148'
+  ]),
+  lower: material('Lower front', { woven: 'Woven cotton', canvas: 'Canvas' }, [
+    'woven',
+    'Carriage red',
+    '#8d2f35'
+  ]),
+  accentCloth: material('Accent', { woven: 'Woven cotton', canvas: 'Canvas' }, [
+    'woven',
+    'Ticket buff',
+    '#d9bd8b'
+  ]),
+  back: material('Back', { woven: 'Woven cotton', canvas: 'Canvas' }, ['woven', 'Carriage red', '#8d2f35']),
+  lining: material('Lining', { woven: 'Woven cotton' }, ['woven', 'Cream', '#efe3c4']),
+  battingHold: hold('Batting held with', 'spray'),
+  seams: thread('Seam thread', 'Cream', '#efe3c4'),
+  quilting: thread('Quilting thread', 'Brass', '#b58a3c')
+};
+export type Params = AnswersOf<typeof POUCH_FIELDS>;
 
 /** Half of the zip’s tape that stays between the two panels, mm. */
 const ZIP_HALF_MM = 5;

@@ -1,0 +1,178 @@
+import { z } from 'zod';
+import { type Outline, Path, Point, type Shape } from '$lib/core/base/geometry';
+import { type Hold, Material, type MaterialKind } from '$lib/core/documents/item';
+
+/** A choice and what it is called. */
+interface Option {
+  value: string;
+  label: string;
+}
+
+/** How a field is asked; the screen draws it by its kind. */
+type Asked = { label: string; help?: string | undefined } & (
+  | { kind: 'length' | 'number' | 'text' }
+  | { kind: 'choice' | 'outline'; options: Option[] }
+  | { kind: 'material'; kinds: Option[] }
+  | { kind: 'thread' | 'threads'; onlyWithoutChart: true }
+);
+
+/** A question under the name of its answer. */
+export type Question = Asked & { key: string };
+
+/** One thing a construction asks: how it is asked, and what an answer must be, the usual one included. */
+export interface Field<S extends z.ZodType = z.ZodType> {
+  asked: Asked;
+  answer: S;
+}
+
+/** Everything a construction asks, in its order. */
+export type Fields = Readonly<Record<string, Field>>;
+
+/** The answers to fields. */
+export type AnswersOf<F extends Fields> = { [K in keyof F]: z.output<F[K]['answer']> };
+
+const field = <S extends z.ZodType>(asked: Asked, answer: S): Field<S> => ({ asked, answer });
+const optionsOf = (words: Readonly<Partial<Record<string, string>>>): Option[] =>
+  Object.entries(words).map(([value, label]) => ({ value, label: label ?? value }));
+
+/** A side of an outline or the like, mm. */
+export function length(
+  label: string,
+  standard: number,
+  least = 5,
+  most = 1000,
+  help?: string
+): Field<z.ZodDefault<z.ZodNumber>> {
+  return field(
+    { kind: 'length', label, help },
+    z
+      .number('give a length')
+      .min(least, `at least ${least} mm`)
+      .max(most, `at most ${most} mm`)
+      .default(standard)
+  );
+}
+
+/** How many. */
+export function count(
+  label: string,
+  standard: number,
+  least: number,
+  most: number,
+  help?: string
+): Field<z.ZodDefault<z.ZodNumber>> {
+  return field(
+    { kind: 'number', label, help },
+    z
+      .number('give a number')
+      .int('give a whole number')
+      .min(least, `at least ${least}`)
+      .max(most, `at most ${most}`)
+      .default(standard)
+  );
+}
+
+/** A few words. */
+export function text<S extends z.ZodType>(label: string, answer: S): Field<S> {
+  return field({ kind: 'text', label }, answer);
+}
+
+/** One of several, by what they are called. */
+export function choice<const K extends string>(
+  label: string,
+  words: Readonly<Record<K, string>>,
+  standard: NoInfer<K>,
+  help?: string
+): Field<z.ZodDefault<z.ZodEnum<{ [P in K]: P }>>> {
+  const options = optionsOf(words);
+  const values = options.map(({ value }) => value) as [K, ...K[]];
+  const answer = z.enum(values) as unknown as z.ZodEnum<{ [P in K]: P }>;
+  // The standard answer is one of the keys by its type.
+  const usual = standard as unknown as z.util.NoUndefined<z.output<typeof answer>>;
+  return field({ kind: 'choice', label, help, options }, answer.default(usual));
+}
+
+/** An outline the maker has drawn; it is stretched to the width and height that are asked. */
+const DrawnOutline = z.object({
+  drawn: Path.extend({ points: z.array(Point).min(3).max(5000) }).refine(
+    ({ closed }) => closed,
+    'choose an outline that is closed'
+  )
+});
+
+const SHAPE_LABELS: Record<Shape, string> = {
+  rectangle: 'Square corners',
+  rounded: 'Rounded corners',
+  tab: 'Rounded ends',
+  oval: 'Circle or oval',
+  shield: 'Shield',
+  heart: 'Heart',
+  bib: 'Bib',
+  pouch: 'Pouch front',
+  scallop: 'Scalloped'
+};
+
+/** One of the outlines a construction offers, the first being the usual one, or one that was drawn. */
+export function outline<const Shapes extends readonly [Shape, ...Shape[]]>(
+  ...shapes: Shapes
+): Field<z.ZodDefault<z.ZodType<Outline>>> {
+  const answer: z.ZodType<Outline> = z.union([z.enum(shapes), DrawnOutline]);
+  const options = shapes.map((value) => ({ value, label: SHAPE_LABELS[value] }));
+  return field({ kind: 'outline', label: 'Shape', options }, answer.default(shapes[0]));
+}
+
+/** What a piece is made of. */
+export function material(
+  label: string,
+  kinds: Partial<Record<MaterialKind, string>>,
+  [kind, name, colour]: readonly [kind: MaterialKind, name: string, colour: string],
+  help?: string
+): Field<z.ZodDefault<typeof Material>> {
+  return field(
+    { kind: 'material', label, help, kinds: optionsOf(kinds) },
+    Material.default({ kind, name, colour })
+  );
+}
+
+/** What a piece can be held with, where makers differ. */
+const HOLDS = { tape: 'Tape', spray: 'Spray', glue: 'Glue stick', pins: 'Pins' } as const;
+export type HeldBy = keyof typeof HOLDS;
+
+/** How a piece is held. */
+export function hold(label: string, standard: HeldBy): Field<z.ZodDefault<z.ZodEnum<{ [P in HeldBy]: P }>>> {
+  return choice(label, HOLDS, standard);
+}
+
+/** A way of holding with its usual number of strips or pins. */
+export function heldAs(by: HeldBy): Hold {
+  if (by === 'tape') return { by, strips: 4 };
+  return by === 'pins' ? { by, pins: 4, away: 12 } : { by };
+}
+
+const ThreadAnswer = z.object({
+  name: z.string().trim().min(1, 'give the thread a name').max(80),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/, 'choose a colour')
+});
+
+/** A thread, where no chart names it. */
+export function thread(
+  label: string,
+  name: string,
+  colour: string
+): Field<z.ZodDefault<typeof ThreadAnswer>> {
+  return field({ kind: 'thread', label, onlyWithoutChart: true }, ThreadAnswer.default({ name, colour }));
+}
+
+/** Detail colours in their order, where no chart names them. */
+export function threads(
+  label: string,
+  ...standard: [name: string, colour: string][]
+): Field<z.ZodDefault<z.ZodArray<typeof ThreadAnswer>>> {
+  return field(
+    { kind: 'threads', label, onlyWithoutChart: true },
+    z
+      .array(ThreadAnswer)
+      .max(30)
+      .default(standard.map(([name, colour]) => ({ name, colour })))
+  );
+}
