@@ -39,7 +39,8 @@ export const wings = {
     sizes: [],
     time: [],
     plan: ['stack', 'sizes', 'time'],
-    checks: ['stack', 'plan']
+    checks: ['stack', 'plan'],
+    summary: ['plan', 'checks']
   },
   preparing: { stash: [], cutting: ['stash'], threads: ['stash'], templates: [] },
   running: { standIn: [], runs: ['standIn'], learning: ['runs'] },
@@ -62,13 +63,13 @@ export const corePackages = [
 /** Rooms of src/lib beside the core: the other rooms, and the packages, each may import. Every one may import the core. */
 export const libRooms = {
   data: { rooms: [], packages: ['dexie', 'date-fns'] },
-  files: { rooms: [], packages: ['fflate', 'ics', 'papaparse', 'pdf-lib', 'pdfjs-dist'] },
+  files: { rooms: [], packages: ['fflate', 'ics', 'papaparse', 'pdf-lib', '@pdf-lib/fontkit', 'pdfjs-dist'] },
   ui: {
     rooms: [],
     packages: ['svelte', '$app', '@lucide/svelte', 'bits-ui', 'chart.js', 'culori', 'svelte-sonner']
   },
-  workers: { rooms: ['files'], packages: ['comlink', '$app', 'svelte'] },
-  server: { rooms: ['files'], packages: ['@sveltejs/kit', 'node:crypto', 'zod', '$env'] }
+  workers: { rooms: ['files', 'data'], packages: ['comlink', '@fontsource/atkinson-hyperlegible-next'] },
+  server: { rooms: ['files'], packages: ['@sveltejs/kit', 'node:crypto', 'node:os', 'zod'] }
 };
 
 /** The wings below one, lowest first. */

@@ -1,5 +1,6 @@
 import type { Handle } from '@sveltejs/kit';
-import { refuse } from '$lib/server';
+import { env } from '$env/dynamic/private';
+import { allowedHosts, guard, refuse } from '$lib/server';
 
 const WORDS: Record<number, [code: string, message: string]> = {
   404: ['not-found', 'There is no such route.'],
@@ -7,9 +8,13 @@ const WORDS: Record<number, [code: string, message: string]> = {
   413: ['too-large', 'The request is larger than what is read.']
 };
 
+const HOSTS = allowedHosts(env);
+
 /** Headers that hold for every answer; the content security policy itself is set in svelte.config.js. */
 export const handle: Handle = async ({ event, resolve }) => {
-  let response = await resolve(event);
+  const { method, headers } = event.request;
+  const refused = guard({ method, headers, host: headers.get('host') ?? event.url.host }, HOSTS);
+  let response = refused ?? (await resolve(event));
   if (event.url.pathname.startsWith('/api/') && response.status >= 400) {
     const kind = response.headers.get('content-type') ?? '';
     // What the framework answers by itself (no such route, wrong method, a fault) takes our form too.

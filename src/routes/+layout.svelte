@@ -1,7 +1,8 @@
 <script lang="ts">
   import '../app.css';
   import { page } from '$app/state';
-  import { bringInDemo, demoWasLoaded, isEmpty, listItems, live, serverOffersDemo } from '$lib/data';
+  import { bringInDemo, demoWasLoaded, isEmpty, live, serverOffersDemo, shelfRows } from '$lib/data';
+  import { followSummaries } from '$lib/workers';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
   import { onUndoKey } from './undo';
@@ -9,9 +10,10 @@
   import { onMount, type Snippet } from 'svelte';
 
   let { children }: { children: Snippet } = $props();
-  const items = live(() => null, listItems);
+  const items = live(() => null, shelfRows);
   const atMachine = $derived(page.url.pathname.startsWith('/run/'));
 
+  onMount(followSummaries);
   onMount(async () => {
     // A server started for showing fills an empty browser once; what is there is never touched.
     if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;

@@ -11,27 +11,39 @@
     bringInDemo,
     eventsOf,
     getShop,
-    listRuns,
     listStash,
     live,
-    plannedItems,
+    openRuns,
     RECENT,
     recentRuns,
+    shelfRows,
+    summariesOf,
     teaches
   } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
   import Times from '$lib/ui/Times.svelte';
   import { format, isToday } from 'date-fns';
   import { toast } from 'svelte-sonner';
   import BackupPanel from './BackupPanel.svelte';
   import { constructionOf } from '$lib/core/craft/constructions';
 
-  const shelved = live(() => null, plannedItems);
+  const shelved = live(
+    () => null,
+    async () => {
+      const shelf = (await shelfRows()).filter(({ away }) => !away);
+      const first = shelf.slice(0, 4);
+      const cards = await summariesOf(first.map(({ id }) => id));
+      return {
+        count: shelf.length,
+        first: first.map((row, at) => ({ ...row, made: cards[at]?.summary ?? null }))
+      };
+    }
+  );
   const open = live(
     () => null,
     async () => {
-      const runs = (await listRuns()).filter(({ finishedAt }) => finishedAt === null);
+      const runs = await openRuns();
       return Promise.all(
         runs.map(async (run) => {
           const state = foldRun(run.plan.steps, await eventsOf(run.id));
@@ -79,7 +91,6 @@
     };
     return plan(assemble(made.pattern, { ...about, params: made.params }), undefined, defaultShop('example'));
   });
-  const shelf = $derived((shelved.value ?? []).filter(({ item }) => item.putAwayAt === undefined));
 
   async function bringDemo(): Promise<void> {
     try {
@@ -95,7 +106,7 @@
 
 <h1 class="text-3xl">Bench</h1>
 
-{#if shelved.value && shelf.length === 0}
+{#if shelved.value?.count === 0}
   <section class="mt-10 max-w-4xl">
     <h2 class="text-2xl">Start with a chart</h2>
     <p class="mt-2 text-lg">
@@ -164,31 +175,28 @@
     <div class="flex items-baseline justify-between">
       <h2 id="next" class="text-xl">
         On the shelf
-        {#if shelf.length > 4}<a class="ml-3 text-base font-normal underline" href="/items"
-            >all {shelf.length}</a
+        {#if shelved.value.count > 4}<a class="ml-3 text-base font-normal underline" href="/items"
+            >all {shelved.value.count}</a
           >{/if}
       </h2>
       <a href="/items/new" class="button button-main">New item</a>
     </div>
     <ul class="mt-3 border-t-[1.5px] border-ink">
-      {#each shelf.slice(0, 4) as { item, plan: planned } (item.id)}
+      {#each shelved.value.first as { id, name, made } (id)}
         <li>
           <a
-            href="/items/{item.id}"
-            class="grid grid-cols-[16rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
+            href="/items/{id}"
+            class="grid min-h-18 grid-cols-[16rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
           >
             <span
-              ><span class="head text-lg">{item.name}</span><br /><span class="text-sm text-soft"
-                >{planned.hoop.name}, {planned.machine.name.toLowerCase()}</span
+              ><span class="head text-lg">{name}</span><br /><span class="text-sm text-soft"
+                >{#if made}{made.hoop}, {made.machine.toLowerCase()}{/if}</span
               ></span
             >
-            <Ribbon steps={ribbonSteps(planned.steps)} label="{item.name}, step by step" small />
-            <Times
-              hands={planned.totals.hands.value}
-              needle={planned.totals.needle.value}
-              waiting={planned.totals.waiting.value}
-              size="small"
-            />
+            {#if made}
+              <Ribbon steps={made.ribbon} label="{name}, step by step" small />
+              <Times hands={made.hands} needle={made.needle} waiting={made.waiting} size="small" />
+            {/if}
           </a>
         </li>
       {/each}

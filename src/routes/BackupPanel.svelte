@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PickFile from '$lib/ui/PickFile.svelte';
   import { keeping, live, makeBackup, rememberBackup, restoreBackup, undoRestore } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import { Download, Upload } from '@lucide/svelte';
@@ -13,7 +14,6 @@
   );
   const kept = $derived(found.value);
   let working = $state(false);
-  let input = $state<HTMLInputElement>();
 
   async function keep(): Promise<void> {
     working = true;
@@ -64,22 +64,13 @@
         ><Download size={20} aria-hidden="true" />Keep everything in one file</button
       >
       {#if !brief}
-        <button type="button" class="button" disabled={working} onclick={() => input?.click()}
-          ><Upload size={20} aria-hidden="true" />Bring a backup back</button
-        >
-        <input
-          bind:this={input}
-          type="file"
+        <PickFile
+          label="Backup to bring back"
           accept="application/json,.json"
-          class="sr-only"
-          tabindex="-1"
-          aria-label="Backup to bring back"
-          onchange={(event) => {
-            const file = event.currentTarget.files?.[0];
-            if (file) void restore(file);
-            event.currentTarget.value = '';
-          }}
-        />
+          disabled={working}
+          onfiles={([file]) => file && void restore(file)}
+          ><Upload size={20} aria-hidden="true" />Bring a backup back</PickFile
+        >
       {/if}
     </div>
     {#if !brief}<p class="mt-1 text-sm text-soft">

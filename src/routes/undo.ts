@@ -32,8 +32,9 @@ export function onUndoKey(event: KeyboardEvent): void {
  * Waits for an edit to be stored; what cannot be stored is said.
  *
  * @param said what to say when it is, with a button that takes it back
+ * @param label what that button says
  */
-export async function keepEdit(work: Promise<void>, said?: string): Promise<boolean> {
+export async function keepEdit(work: Promise<void>, said?: string, label = 'Undo'): Promise<boolean> {
   try {
     await work;
   } catch (problem) {
@@ -48,7 +49,7 @@ export async function keepEdit(work: Promise<void>, said?: string): Promise<bool
   const spoken = editHistory.last;
   toast(said, {
     action: {
-      label: 'Undo',
+      label,
       onClick: () => {
         if (editHistory.last === spoken) void undo();
         else toast('More has been changed since: take that back first.');

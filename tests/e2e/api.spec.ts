@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { get } from 'node:http';
 import { expect, test } from '@playwright/test';
 
 const demo = (path: string): unknown =>
@@ -25,8 +26,8 @@ test('a plan by script is the plan of the page', async ({ request }) => {
   const odd = await request.post('/api/plan', {
     data: { item: demo('items/odd-pouch.json'), shop: demo('shop.json') }
   });
-  const { findings } = (await odd.json()) as { findings: { checkId: string; stepId: string }[] };
-  expect(findings.map(({ checkId, stepId }) => `${checkId} ${stepId}`)).toContain('zip lay-back');
+  const { findings } = (await odd.json()) as { findings: { code: string; stepId: string }[] };
+  expect(findings.map(({ code, stepId }) => `${code} ${stepId}`)).toContain('zip/closed lay-back');
 });
 
 test('an order by script: its plan, and clear errors', async ({ request }) => {
@@ -77,7 +78,7 @@ test('errors say code, message and path', async ({ request }) => {
   };
   expect(await refused('{', 400)).toMatchObject({ code: 'not-json', path: '' });
   expect(await refused({}, 422)).toMatchObject({ code: 'wrong-kind', path: 'item' });
-  expect(await refused({ item: { ...item, version: 3 } }, 422)).toMatchObject({
+  expect(await refused({ item: { ...item, version: 9 } }, 422)).toMatchObject({
     code: 'newer',
     path: 'item.version'
   });
@@ -167,4 +168,48 @@ test('POST /api/machine sets a stand-in up; it obeys, refuses, streams, and goes
   expect((await request.delete(`/api/machine/${id}`)).status()).toBe(200);
   expect((await request.get(`/api/machine/${id}/events`)).status()).toBe(404);
   expect((await tell({ do: 'start' })).status()).toBe(404);
+});
+
+test('only our own pages may write, and only under our own name', async ({ request, baseURL }) => {
+  const machine = { name: 'Bench', speed: 100 };
+  const post = (headers: Record<string, string>, data: unknown = machine): ReturnType<typeof request.post> =>
+    request.post('/api/machine', { headers, data });
+  const own = new URL(baseURL ?? '');
+  // A script sends no origin; our own page sends its own.
+  const ours: Record<string, string>[] = [{}, { origin: own.origin, 'sec-fetch-site': 'same-origin' }];
+  for (const headers of ours) {
+    const made = await post(headers);
+    expect(made.status()).toBe(201);
+    const { id } = (await made.json()) as { id: string };
+    expect((await request.delete(`/api/machine/${id}`)).status()).toBe(200);
+  }
+  const foreign: Record<string, string>[] = [
+    { origin: 'https://elsewhere.example' },
+    { origin: 'null' },
+    { origin: `http://${own.hostname}:1` },
+    { 'sec-fetch-site': 'cross-site' }
+  ];
+  for (const headers of foreign) {
+    const refused = await post(headers);
+    expect([refused.status(), await errorOf(refused, 'code')]).toEqual([403, 'foreign-origin']);
+  }
+  // A plain form, and a request that asks nobody’s leave, cannot send JSON.
+  for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data'])
+    expect((await post({ 'content-type': type }, JSON.stringify(machine))).status()).toBe(415);
+  expect(await (await request.get('/api/machine')).json()).toEqual([]);
+});
+
+test('a name that leads here but is not ours is answered nothing', async ({ baseURL }) => {
+  const { port } = new URL(baseURL ?? '');
+  const ask = (host: string, path: string): Promise<number> =>
+    new Promise((done, fail) => {
+      get({ host: '127.0.0.1', port, path, headers: { host } }, (answer) => {
+        answer.resume();
+        done(answer.statusCode ?? 0);
+      }).on('error', fail);
+    });
+  expect(await ask(`127.0.0.1:${port}`, '/api/machine')).toBe(200);
+  expect(await ask(`localhost:${port}`, '/')).toBe(200);
+  for (const path of ['/api/machine', '/', '/api/demo'])
+    expect(await ask(`elsewhere.example:${port}`, path)).toBe(403);
 });

@@ -146,7 +146,9 @@ test('an order file goes out and comes in, and a broken one changes nothing', as
   const path = await (await file).path();
   await page.goto('/orders');
   await page.getByLabel('Order file').setInputFiles(path);
-  await expect(page.getByRole('heading', { name: 'Gala weekend stall' })).toBeVisible();
+  // It comes in beside the one that is there, under an id of its own.
+  await page.waitForURL(/\/orders\/(?!gala-weekend)[^/]+$/);
+  await expect(page.getByRole('heading', { name: 'Gala weekend stall', level: 1 })).toBeVisible();
   await page.goto('/orders');
   await expect(page.getByRole('link', { name: 'Gala weekend stall' })).toHaveCount(2);
   await page.getByLabel('Order file').setInputFiles({

@@ -1,7 +1,8 @@
 import { plan } from '$lib/core/making/plan';
 import { cutSizes, simulate } from '$lib/core/making/stack';
 import { hoopScene } from '$lib/ui/hoop/scene';
-import { layoutRibbon, ribbonSeconds, ribbonSteps, type RibbonStep } from '$lib/ui/ribbon/layout';
+import { ribbonSteps, type RibbonStep } from '$lib/core/making/summary';
+import { layoutRibbon, ribbonSeconds } from '$lib/ui/ribbon/layout';
 import { stackScene, type StackScene } from '$lib/ui/stack/scene';
 import { expect } from 'chai';
 import fc from 'fast-check';

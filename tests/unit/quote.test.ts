@@ -23,6 +23,7 @@ import {
 } from '../../src/lib/files';
 import { demoItem, demoOrder, demoSetup, demoShop, demoStash } from './support/demo';
 import { machine, orderOf, patches, plainPatch, shopOf } from './support/orders';
+import { FONTS } from './support/fonts';
 
 const RATES = {
   currency: '',
@@ -194,14 +195,15 @@ describe('quote: the demo’s weekend order', () => {
     expect(ics).to.not.match(/DTSTART:\d{8}T\d{6}Z/);
 
     const text = (bytes: Uint8Array): string => new TextDecoder('latin1').decode(bytes.slice(0, 8));
-    expect(text(await quotePdf(order, quote, 'A4'))).to.match(/^%PDF-1/);
+    expect(text(await quotePdf(order, quote, 'A4', FONTS))).to.match(/^%PDF-1/);
     const sheet = await jobSheetPdf(
       {
         ...{ order, plan, from, threads, bobbins, shopping: [], unit: 'mm' as const },
         hoops: { 'hoop-200': 'Large hoop' },
         demands: orderDemands(input, plan, [])
       },
-      'A4'
+      'A4',
+      FONTS
     );
     expect(text(sheet)).to.match(/^%PDF-1/);
     expect(sheet.length).to.be.greaterThan(3000);
@@ -219,5 +221,16 @@ describe('quote: lines that share an item', () => {
     const [a, b] = quote.lines;
     expect(b?.thread).to.be.closeTo((a?.thread ?? 0) * 2, 0.001);
     expect(b?.material).to.be.closeTo((a?.material ?? 0) * 2, (a?.material ?? 0) * 0.7);
+  });
+  it('cost the same whatever their ids are: a slash in one loses nothing', () => {
+    const costOf = (id: string): number | undefined =>
+      quoted({
+        ...patches(1, shopOf([machine('one')])),
+        order: orderOf([newLine(id, 'patch', 6)], { rates: RATES }),
+        items: [{ item: plainPatch() }]
+      }).quote.lines[0]?.material;
+    expect(costOf('stall')).to.be.greaterThan(0);
+    expect(costOf('stall/1')).to.equal(costOf('stall'));
+    expect(costOf('50 %')).to.equal(costOf('stall'));
   });
 });

@@ -19,6 +19,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 import { textOf } from './support/pdf';
+import { FONTS } from './support/fonts';
 
 const shop = badgerShop();
 
@@ -193,7 +194,7 @@ describe('a shopping list', () => {
       `cloth,"'=Fern print",60 mm of 1100 mm wide,none that fits,1 × 100 mm = 100 mm,1.20`
     );
     expect(lines[2]).to.equal('notion,Snap cap,20,15,5,');
-    const words = await textOf(await shoppingPdf('For 4 pouches', rows, 'A4'));
+    const words = await textOf(await shoppingPdf('For 4 pouches', rows, 'A4', FONTS));
     expect(words).to.include('Shopping list');
     expect(words).to.include('Snap cap: 5');
     expect(words).to.include('1.20');

@@ -99,6 +99,12 @@ describe('what the log tells', () => {
       /^one,Test item,2026-11-03.*,needle,3,White,229,274\.8,2$/
     );
   });
+  it('goes out as CSV in which no name is a formula', () => {
+    const [first] = runs;
+    if (!first) throw new Error('no run');
+    const lines = runsCsv([{ ...first, itemName: '=HYPERLINK("x")' }]).split('\r\n');
+    expect(lines[1]).to.match(/^one,"'=HYPERLINK\(""x""\)",/);
+  });
   it('says what the last run taught', () => {
     const lessons = taughtBy([run('three', 2, 12, 0), ...runs], 'three', DEFAULT_HAND_TIMES);
     expect(lessons.length).to.be.greaterThan(3);

@@ -6,9 +6,13 @@ import type { Template } from '$lib/core/preparing/templates/marks';
 import { OVERLAP_MM } from '$lib/core/preparing/templates/pages';
 import { linesOf } from '$lib/core/reading/papers/paper';
 import { readPdf, sheetPdf, templatesPdf, templatesSvg } from '$lib/files';
+import { Face } from '$lib/files/pdfFonts';
+import { printable, wrapped } from '$lib/files/pdfText';
 import { expect } from 'chai';
+import { PDFDocument } from 'pdf-lib';
 import { badgerShop, makeItem } from './support/badger';
 import { measurePdf } from './support/pdf';
+import { FONTS } from './support/fonts';
 
 const item = makeItem('snap-tab', { width: 30, height: 94 });
 const planned = plan(item, undefined, badgerShop());
@@ -144,7 +148,7 @@ describe('pages of templates', () => {
   });
   it('measure true to 0.1 mm when the PDF is read back: paper, check squares and pieces', async () => {
     for (const paper of ['A4', 'Letter'] as const) {
-      const pages = await measurePdf(await templatesPdf(templatePages(pieces, paper, 'Tab'), 'Tab'));
+      const pages = await measurePdf(await templatesPdf(templatePages(pieces, paper, 'Tab'), 'Tab', FONTS));
       for (const { width, height, boxes } of pages) {
         expect(
           [width, height].map(
@@ -180,7 +184,7 @@ describe('pages of templates', () => {
 
 describe('the sheet on paper', () => {
   it('has every step with its own number and the machine’s, and the cut list', async () => {
-    const read = await readPdf(await sheetPdf(planned, 'A4'));
+    const read = await readPdf(await sheetPdf(planned, 'A4', FONTS));
     if (!read.ok) throw new Error(read.message);
     const lines = linesOf(read.paper).map(({ text }) => text);
     for (const step of planned.steps.filter(({ kind }) => kind === 'stop')) {
@@ -196,7 +200,28 @@ describe('the sheet on paper', () => {
   });
   it('prints what its type has no sign for as near as it can', async () => {
     const odd = { ...planned, itemName: 'Žabka ⅜ in' };
-    const read = await readPdf(await sheetPdf(odd, 'Letter'));
+    const read = await readPdf(await sheetPdf(odd, 'Letter', FONTS));
     expect(read.ok && linesOf(read.paper)[0]?.text).to.equal('Žabka 3/8 in');
+  });
+});
+
+describe('letters of a PDF', () => {
+  it('print with every accent, from the typeface that ships', async () => {
+    const name = 'Łódź Žižkov Güneş Ærø Șura Œuvre';
+    const read = await readPdf(await sheetPdf({ ...planned, itemName: name }, 'A4', FONTS));
+    const text = read.ok
+      ? linesOf(read.paper).map((line) => line.cells.map((cell) => cell.text).join(' '))
+      : [];
+    expect(text.join('\n')).to.include(name);
+  });
+  it('are written out where the typeface has no sign, and broken to a width', async () => {
+    const pdf = await PDFDocument.create();
+    const face = await Face.embed(pdf, FONTS.plain);
+    expect(printable('4 ⅜ in', face)).to.equal('4 3/8 in');
+    expect(printable('Tłumaczka ☐', face)).to.equal('Tłumaczka ?');
+    const lines = wrapped('Łódź by the sea, and a word more', face, 10, 80);
+    expect(lines.length).to.be.greaterThan(1);
+    for (const line of lines) expect(face.widthOf(line, 10)).to.be.at.most(80);
+    expect(face.runs('Lód ź').map(({ text }) => text)).to.deep.equal(['Lód ', 'ź']);
   });
 });

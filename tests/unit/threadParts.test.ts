@@ -18,6 +18,7 @@ import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 import { roomyShop } from './support/ends';
 import { textOf } from './support/pdf';
+import { FONTS } from './support/fonts';
 
 /** A tab with two details stitched one by one: squares of 10 mm, so many millimetres apart. */
 function withSquares(apart: number): { item: Item; ids: [string, string] } {
@@ -193,10 +194,24 @@ describe('the run sheet for the needles', () => {
     const machine = shop.machines.find(({ id }) => id === 'right');
     if (!machine) throw new Error('no machine');
     const sheet = needleSheet(made, machine);
-    const text = await textOf(await needleSheetPdf(sheet, made.plan, 'A4'));
+    const text = await textOf(await needleSheetPdf(sheet, made.plan, 'A4', FONTS));
     for (const words of ['Right machine', 'Before the start', 'White: thread it', 'HALT: ', 'needle 90/14'])
       expect(text).to.include(words);
     expect(text.match(/HALT: /g)).to.have.length(2);
+  });
+  it('keeps long names whole, with what must be done behind them', async () => {
+    const tab = badgerTab();
+    const shop = badgerShop();
+    const made = planAndTrace(tab, { ...defaultSetup(tab, shop), machineId: 'right' }, shop);
+    const machine = shop.machines.find(({ id }) => id === 'right');
+    const [row] = machine ? needleSheet(made, machine).rows : [];
+    if (!machine || !row?.thread) throw new Error('no row');
+    const name = 'Stationmaster’s midnight burgundy with a silver gleam';
+    const title = 'Outline of the badger’s left ear, stitched twice over';
+    const rows = [{ ...row, name: title, rethread: true, thread: { ...row.thread, name } }];
+    const sheet = { ...needleSheet(made, machine), rows };
+    const text = (await textOf(await needleSheetPdf(sheet, made.plan, 'A4', FONTS))).replace(/\s+/g, ' ');
+    for (const word of [...name.split(' '), ...title.split(' '), 're-thread']) expect(text).to.include(word);
   });
   it('has cutting needles as changes of their own, with the change back', () => {
     const cutwork = makeItem('cutwork', { school: 'needles' });

@@ -5,6 +5,8 @@ import type { Order } from '$lib/core/documents/order';
 import type { RunEvent, RunHead } from '$lib/core/documents/run';
 import type { Setup, Shop } from '$lib/core/documents/shop';
 import type { StashEntry } from '$lib/core/documents/stash';
+import type { RunSummary } from '$lib/core/running/runs';
+import type { StoredSummary } from './storedSummary';
 
 /** A small fact about this browser, as that the demo has been brought in. */
 export interface Meta {
@@ -36,6 +38,9 @@ class JoltStepDatabase extends Dexie {
   cutJobs!: EntityTable<CutJob, 'id'>;
   photos!: EntityTable<Photo, 'id'>;
   orders!: EntityTable<Order, 'id'>;
+  /** What lists show of items and runs; made anew from them whenever they change. */
+  itemSummaries!: EntityTable<StoredSummary, 'id'>;
+  runSummaries!: EntityTable<RunSummary, 'id'>;
 
   constructor(name = 'jolt-step') {
     // What was stored is on the disk before the screen moves, so that a power cut loses nothing either.
@@ -44,6 +49,7 @@ class JoltStepDatabase extends Dexie {
     stashTables(this);
     photoTable(this);
     orderTable(this);
+    summaryTables(this);
   }
 }
 
@@ -68,6 +74,10 @@ function photoTable(db: Dexie): void {
 
 function orderTable(db: Dexie): void {
   db.version(4).stores({ orders: 'id, updatedAt', runs: 'id, itemId, startedAt, finishedAt, order.orderId' });
+}
+
+function summaryTables(db: Dexie): void {
+  db.version(5).stores({ itemSummaries: 'id, stamp, words', runSummaries: 'id, startedAt' });
 }
 
 export const db = new JoltStepDatabase();

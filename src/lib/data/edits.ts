@@ -216,21 +216,21 @@ export function changeOrder(
 /** Puts an item or an order away, off its list but not gone, or brings it back. */
 export function putAway(kind: 'item' | 'order', id: string, away: boolean, words: string): Promise<void> {
   const putAwayAt = away ? new Date().toISOString() : undefined;
-  return store(words, async () => [
-    kind === 'item'
-      ? await changeOne(
-          'item',
-          id,
-          present((item) => ({ ...item, putAwayAt })),
-          false
-        )
-      : await changeOne(
-          'order',
-          id,
-          present((order) => ({ ...order, putAwayAt })),
-          false
-        )
-  ]);
+  return store(words, async () => {
+    const table = tableOf(kind);
+    const row = await table.get(id);
+    // What cannot be read can still be put out of the way.
+    if (row && !readRow(kind, row).ok) {
+      await table.put({ ...row, putAwayAt });
+      return [];
+    }
+    const change = <T extends object>(document: T | null): T | null => document && { ...document, putAwayAt };
+    return [
+      kind === 'item'
+        ? await changeOne('item', id, change, false)
+        : await changeOne('order', id, change, false)
+    ];
+  });
 }
 
 /** Changes a line of the stash: from null for a new one, to null for one that is taken out. */

@@ -17,7 +17,7 @@ export {
   undoEdit
 } from './edits';
 export { editHistory } from './history';
-export { addItem, duplicateItem, getItem, importItem, listItems } from './items';
+export { addItem, duplicateItem, getItem, importItem, rawItem } from './items';
 export { isKept } from './keep';
 export { live } from './live.svelte';
 export {
@@ -28,14 +28,15 @@ export {
   orderTable,
   prepareHooping
 } from './orders';
+export { type SetAside, setAside, takeOut } from './rows';
 export {
   addPhoto,
   appendEvent,
   type EventDraft,
   eventsOf,
   getRun,
-  listRuns,
   markRun,
+  openRuns,
   photosOf,
   prepareRun,
   recentRuns,
@@ -47,12 +48,6 @@ export { bringInDemo, serverOffersDemo } from './server';
 export { getShop, RECENT, teaches } from './shop';
 export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.svelte';
 export { importStash, listStash, stashDocument } from './stash';
+export { keepSummaries, loggedRuns, searchShelf, shelfRows, summariesOf } from './summaries';
 export { keepVoice, type Voice, voiceKept } from './voice';
-export {
-  cuttingMat,
-  itemOnBench,
-  keepShoppingWants,
-  plannedItems,
-  shoppingMat,
-  threadTable
-} from './workbench';
+export { cuttingMat, itemOnBench, keepShoppingWants, shoppingMat, threadTable } from './workbench';

@@ -70,3 +70,8 @@ export async function getSetup(itemId: string): Promise<Setup | undefined> {
 export async function listSetups(): Promise<Setup[]> {
   return readable('setup', await db.setups.toArray());
 }
+
+/** An item as it lies in the store, whether it can be read or not. */
+export async function rawItem(id: string): Promise<object | undefined> {
+  return db.items.get(id);
+}

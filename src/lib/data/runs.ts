@@ -93,8 +93,9 @@ export const MARKED = 'runs-marked';
 
 /** Changes what the maker says of a run: whether it teaches, and a note. */
 export async function markRun(id: string, change: Partial<Pick<RunHead, 'leftOut' | 'note'>>): Promise<void> {
-  await db.transaction('rw', db.runs, db.meta, async () => {
+  await db.transaction('rw', db.runs, db.runSummaries, db.meta, async () => {
     await db.runs.update(id, change);
+    if (change.leftOut !== undefined) await db.runSummaries.update(id, { leftOut: change.leftOut });
     const marks = (await db.meta.get(MARKED))?.value;
     await db.meta.put({ key: MARKED, value: (typeof marks === 'number' ? marks : 0) + 1 });
   });
@@ -152,4 +153,18 @@ export async function runDocument(id: string): Promise<Run | undefined> {
 
 function newEvent(runId: string, seq: number, draft: EventDraft, at: number, client: string): RunEvent {
   return { runId, seq, at, client, copy: 1, stop: null, stitch: null, text: '', ...draft };
+}
+
+/** Runs that are under way: those that are not over, found without reading the others. */
+export async function openRuns(): Promise<RunHead[]> {
+  const [all, over] = await Promise.all([
+    db.runs.orderBy('startedAt').reverse().primaryKeys(),
+    db.runs.where('finishedAt').above('').primaryKeys()
+  ]);
+  const isOver = new Set(over);
+  const rows = await db.runs.bulkGet(all.filter((id) => !isOver.has(id)));
+  return readable(
+    'run',
+    rows.filter((row) => row !== undefined)
+  );
 }

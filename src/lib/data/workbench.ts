@@ -1,12 +1,11 @@
 import { db } from './db';
 import { getItem, getSetup, listItems, listSetups } from './items';
 import { type CutJob, newCutJob } from '$lib/core/documents/cutJob';
+import { readRow } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
-import type { Plan } from '$lib/core/documents/plan';
 import type { Run } from '$lib/core/documents/run';
 import type { Setup, Shop } from '$lib/core/documents/shop';
 import type { StashEntry } from '$lib/core/documents/stash';
-import { review } from '$lib/core/making/checks';
 import { bobbinMeasures } from '$lib/core/running/learning';
 import { recentRuns } from './runs';
 import { getShop } from './shop';
@@ -19,37 +18,20 @@ export interface ItemOnBench {
   shop: Shop;
 }
 
-/** One item with its setup and the shop; `item` is undefined when there is none of that id. */
-export async function itemOnBench(id: string): Promise<ItemOnBench | { item: undefined }> {
-  const [item, setup, shop] = await Promise.all([getItem(id), getSetup(id), getShop()]);
-  return item ? { item, setup, shop } : { item: undefined };
+/** There is no item of an id, or one that cannot be read: then what is wrong with it, and the row. */
+export interface NoItem {
+  item: undefined;
+  aside: { name: string; problem: string; row: object } | null;
 }
 
-/** An item with its plan, and how much of it there is to look at before it is stitched. */
-export interface PlannedItem {
-  item: Item;
-  plan: Plan;
-  toLookAt: number;
-}
-
-/** What was planned before, as long as item, setup and shop are the same. */
-const known = new Map<string, { key: string; planned: PlannedItem }>();
-
-/** Every item with its plan, for the shelf. */
-export async function plannedItems(): Promise<PlannedItem[]> {
-  const [items, setups, shop] = await Promise.all([listItems(), listSetups(), getShop()]);
-  const setupOf = new Map(setups.map((setup) => [setup.itemId, setup]));
-  const shopKey = JSON.stringify(shop);
-  return items.map((item): PlannedItem => {
-    const key = `${item.updatedAt} ${JSON.stringify(setupOf.get(item.id))} ${shopKey}`;
-    const before = known.get(item.id);
-    if (before?.key === key) return { ...before.planned, item };
-    const { plan, checked } = review(item, setupOf.get(item.id), shop);
-    const said = [...plan.warnings, ...checked.open];
-    const planned = { item, plan, toLookAt: said.filter(({ severity }) => severity !== 'note').length };
-    known.set(item.id, { key, planned });
-    return planned;
-  });
+/** One item with its setup and the shop. */
+export async function itemOnBench(id: string): Promise<ItemOnBench | NoItem> {
+  const [row, setup, shop] = await Promise.all([db.items.get(id), getSetup(id), getShop()]);
+  if (!row) return { item: undefined, aside: null };
+  const read = readRow('item', row);
+  return read.ok
+    ? { item: read.document, setup, shop }
+    : { item: undefined, aside: { name: row.name, problem: read.error.message, row } };
 }
 
 /** What lies on the cutting mat for an item: its job, every item cut with it, and the stash. */

@@ -4,6 +4,7 @@ export { needleSheetPdf } from './needleSheetPdf';
 export { openFile, type Brought } from './openFile';
 export { jobSheetPdf, quotePdf, type JobSheet } from './orderPdf';
 export * from './orderTables';
+export type { FontFiles } from './pdfFonts';
 export { readPdf } from './readPdf';
 export { readZip } from './readZip';
 export { sheetPdf } from './sheetPdf';

@@ -1,6 +1,7 @@
 import type { Plan } from '$lib/core/documents/plan';
 import type { PaperName } from '$lib/core/preparing/templates';
 import type { NeedleSheet } from '$lib/core/preparing/threads';
+import type { FontFiles } from './pdfFonts';
 import { wrapped } from './pdfText';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { POINTS_PER_MM } from './templatesPdf';
@@ -14,8 +15,13 @@ const COLUMN = { stop: 12, name: 28, needle: 88, thread: 100, then: 148 } as con
  *
  * @returns the PDF file
  */
-export async function needleSheetPdf(sheet: NeedleSheet, plan: Plan, paper: PaperName): Promise<Uint8Array> {
-  const writer = await Writer.begin(`${plan.itemName}, run sheet`, paper);
+export async function needleSheetPdf(
+  sheet: NeedleSheet,
+  plan: Plan,
+  paper: PaperName,
+  fonts: FontFiles
+): Promise<Uint8Array> {
+  const writer = await Writer.begin(`${plan.itemName}, run sheet`, paper, fonts);
   const several = plan.machine.needles > 1;
   writer.text(MARGIN_MM, plan.itemName, { size: 22, font: 'bold', lead: 10 });
   writer.text(MARGIN_MM, `Run sheet for ${plan.machine.name}, ${plan.hoop.name.toLowerCase()}`, {
@@ -53,38 +59,48 @@ export async function needleSheetPdf(sheet: NeedleSheet, plan: Plan, paper: Pape
     const then = row.halt
       ? `${several ? 'HALT: ' : ''}${row.halt.why}${several && row.halt.sameNeedle ? ' (same needle next)' : ''}`
       : 'runs on';
-    const lines = wrapped(
-      then,
-      writer.fonts.plain,
-      10,
-      (writer.width - MARGIN_MM - COLUMN.then) * POINTS_PER_MM
+    const type = { size: 11, font: row.rethread && several ? ('bold' as const) : ('plain' as const) };
+    const lines = broken(writer, then, 10, 'plain', writer.width - MARGIN_MM - COLUMN.then);
+    // Names as long as they are, and what must be done with the thread behind its name.
+    const name = broken(writer, row.name, 11, 'plain', COLUMN.needle - COLUMN.name - 2);
+    const spool = broken(
+      writer,
+      `${row.thread?.name ?? ''}${row.rethread && several ? ', re-thread' : ''}`,
+      type.size,
+      type.font,
+      COLUMN.then - COLUMN.thread - 14
     );
-    writer.ensure(Math.max(9, 3 + lines.length * 4.6) + (row.needleBefore ? 7 : 0));
+    const tall = Math.max(9, 3 + Math.max(lines.length, name.length, spool.length) * 4.6);
+    writer.ensure(tall + (row.needleBefore ? 7 : 0));
     writer.rule(0.2);
     if (row.needleBefore)
       writer.text(COLUMN.name, `Put in: ${row.needleBefore}`, { size: 11, font: 'bold', lead: 7 });
     const top = writer.y;
+    const below = (
+      x: number,
+      words: readonly string[],
+      from: number,
+      style: Parameters<Writer['at']>[3]
+    ): void => words.forEach((line, at) => writer.at(x, top + from + at * 4.6, line, style));
     writer.at(COLUMN.stop + 8, top + 6.5, String(row.number), { size: 15, font: 'bold', right: true });
-    writer.at(COLUMN.name, top + 6, row.name.slice(0, 34), { size: 11 });
+    below(COLUMN.name, name, 6, { size: 11 });
     if (several) writer.at(COLUMN.needle + 3, top + 6.5, String(row.needle), { size: 15, font: 'bold' });
     if (row.thread) writer.swatch(COLUMN.thread, top + 2, row.thread.colour);
-    writer.at(
-      COLUMN.thread + 12,
-      top + 6,
-      `${row.thread?.name ?? ''}${row.rethread && several ? ', re-thread' : ''}`.slice(0, 22),
-      {
-        size: 11,
-        font: row.rethread && several ? 'bold' : 'plain'
-      }
-    );
-    lines.forEach((line, at) =>
-      writer.at(COLUMN.then, top + 5.5 + at * 4.6, line, {
-        size: 10,
-        font: row.halt && several ? 'bold' : 'plain'
-      })
-    );
-    writer.y = top + Math.max(9, 3 + lines.length * 4.6);
+    below(COLUMN.thread + 12, spool, 6, type);
+    below(COLUMN.then, lines, 5.5, { size: 10, font: row.halt && several ? 'bold' : 'plain' });
+    writer.y = top + tall;
   }
   writer.numberPages(`${plan.itemName}, run sheet`);
   return writer.pdf.save();
+}
+
+/** Words in lines that fit a column, mm wide. */
+function broken(
+  writer: Writer,
+  words: string,
+  size: number,
+  font: keyof Writer['fonts'],
+  width: number
+): string[] {
+  return wrapped(words, writer.fonts[font], size, width * POINTS_PER_MM);
 }

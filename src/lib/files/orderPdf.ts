@@ -4,13 +4,19 @@ import { type BatchPlan, sayTime, wallTimeAt } from '$lib/core/ordering/day';
 import type { BobbinRow, Quote, ThreadRow } from '$lib/core/ordering/quote';
 import type { Demand, ShoppingRow } from '$lib/core/preparing/cutting';
 import type { PaperName } from '$lib/core/preparing/templates';
+import type { FontFiles } from './pdfFonts';
 import { wrapped } from './pdfText';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { POINTS_PER_MM } from './templatesPdf';
 
 /** A quote as the customer gets it: what, how many, the price of each and of all. Costs stay in the workroom. */
-export async function quotePdf(order: Order, quote: Quote, paper: PaperName): Promise<Uint8Array> {
-  const writer = await Writer.begin(`${order.name}, quote`, paper);
+export async function quotePdf(
+  order: Order,
+  quote: Quote,
+  paper: PaperName,
+  fonts: FontFiles
+): Promise<Uint8Array> {
+  const writer = await Writer.begin(`${order.name}, quote`, paper, fonts);
   const right = writer.width - MARGIN_MM;
   const money = (value: number): string => `${order.rates.currency}${value.toFixed(2)}`;
   writer.text(MARGIN_MM, 'Quote', { size: 24, font: 'bold', lead: 12 });
@@ -67,9 +73,10 @@ export interface JobSheet {
 /** The job sheet of an order: its hoopings in order with boxes to tick, then what to cut, thread, wind and buy. */
 export async function jobSheetPdf(
   { order, plan, from, hoops, demands, threads, bobbins, shopping, unit }: JobSheet,
-  paper: PaperName
+  paper: PaperName,
+  fonts: FontFiles
 ): Promise<Uint8Array> {
-  const writer = await Writer.begin(`${order.name}, job sheet`, paper);
+  const writer = await Writer.begin(`${order.name}, job sheet`, paper, fonts);
   const right = writer.width - MARGIN_MM;
   writer.text(MARGIN_MM, order.name, { size: 22, font: 'bold', lead: 11 });
   writer.text(

@@ -1,12 +1,13 @@
-import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import { PDFDocument, rgb, type PDFPage } from 'pdf-lib';
 import { type PaperName, PAPERS } from '$lib/core/preparing/templates';
+import { Face, type FontFiles } from './pdfFonts';
 import { printable } from './pdfText';
 import { POINTS_PER_MM } from './templatesPdf';
 
 interface Fonts {
-  plain: PDFFont;
-  bold: PDFFont;
-  italic: PDFFont;
+  plain: Face;
+  bold: Face;
+  italic: Face;
 }
 
 export const MARGIN_MM = 12;
@@ -37,13 +38,13 @@ export class Writer {
   }
 
   /** A document with its first page. */
-  static async begin(title: string, paper: PaperName): Promise<Writer> {
+  static async begin(title: string, paper: PaperName, files: FontFiles): Promise<Writer> {
     const pdf = await PDFDocument.create();
     pdf.setTitle(title);
     const fonts: Fonts = {
-      plain: await pdf.embedFont(StandardFonts.Helvetica),
-      bold: await pdf.embedFont(StandardFonts.HelveticaBold),
-      italic: await pdf.embedFont(StandardFonts.HelveticaOblique)
+      plain: await Face.embed(pdf, files.plain),
+      bold: await Face.embed(pdf, files.bold),
+      italic: await Face.embed(pdf, files.italic)
     };
     return new Writer(pdf, fonts, paper);
   }
@@ -67,9 +68,12 @@ export class Writer {
   ): void {
     const type = this.fonts[font];
     const text = printable(words, type);
-    const width = type.widthOfTextAtSize(text, size);
-    const left = x * POINTS_PER_MM - (middle ? width / 2 : right ? width : 0);
-    this.#page.drawText(text, { x: left, y: this.#up(y), size, font: type, color: colour });
+    const width = type.widthOf(text, size);
+    let left = x * POINTS_PER_MM - (middle ? width / 2 : right ? width : 0);
+    for (const run of type.runs(text)) {
+      this.#page.drawText(run.text, { x: left, y: this.#up(y), size, font: run.font, color: colour });
+      left += run.font.widthOfTextAtSize(run.text, size);
+    }
   }
 
   rule(thickness: number): void {

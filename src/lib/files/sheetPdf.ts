@@ -2,6 +2,7 @@ import { formatDuration, formatSize, formatThread } from '$lib/core/base/units';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { PaperName } from '$lib/core/preparing/templates';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
+import type { FontFiles } from './pdfFonts';
 import { wrapped } from './pdfText';
 import { POINTS_PER_MM } from './templatesPdf';
 
@@ -14,8 +15,8 @@ const COLUMN = { box: 12, step: 20, stop: 38, words: 56 } as const;
  *
  * @returns the PDF file
  */
-export async function sheetPdf(plan: Plan, paper: PaperName): Promise<Uint8Array> {
-  const writer = await Writer.begin(plan.itemName, paper);
+export async function sheetPdf(plan: Plan, paper: PaperName, fonts: FontFiles): Promise<Uint8Array> {
+  const writer = await Writer.begin(plan.itemName, paper, fonts);
   heading(writer, plan);
   for (const step of plan.steps) stepRow(writer, step);
   lists(writer, plan);

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { ShoppingRow } from '$lib/core/preparing/cutting';
 import type { PaperName } from '$lib/core/preparing/templates';
+import type { FontFiles } from './pdfFonts';
 import { wrapped } from './pdfText';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { POINTS_PER_MM } from './templatesPdf';
@@ -25,9 +26,10 @@ export function shoppingCsv(rows: readonly ShoppingRow[]): string {
 export async function shoppingPdf(
   title: string,
   rows: readonly ShoppingRow[],
-  paper: PaperName
+  paper: PaperName,
+  fonts: FontFiles
 ): Promise<Uint8Array> {
-  const writer = await Writer.begin('Shopping list', paper);
+  const writer = await Writer.begin('Shopping list', paper, fonts);
   const wide = (writer.width - 2 * MARGIN_MM) * POINTS_PER_MM;
   writer.text(MARGIN_MM, 'Shopping list', { size: 22, font: 'bold', lead: 11 });
   for (const line of wrapped(title, writer.fonts.plain, 11, wide))

@@ -14,13 +14,12 @@ import {
   setLineCap,
   setLineWidth,
   setStrokingGrayscaleColor,
-  StandardFonts,
   stroke,
-  type PDFFont,
   type PDFOperator,
   type PDFPage
 } from 'pdf-lib';
 import type { TemplateMark, TemplatePage } from '$lib/core/preparing/templates';
+import { Face, type FontFiles } from './pdfFonts';
 import { printable } from './pdfText';
 import { STROKES } from './strokes';
 
@@ -32,14 +31,18 @@ export const POINTS_PER_MM = 72 / 25.4;
  *
  * @returns the file
  */
-export async function templatesPdf(pages: readonly TemplatePage[], title: string): Promise<Uint8Array> {
+export async function templatesPdf(
+  pages: readonly TemplatePage[],
+  title: string,
+  files: FontFiles
+): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
   pdf.setTitle(title);
   // The viewer must not shrink a page that is meant to be measured.
   pdf.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
   const fonts = {
-    plain: await pdf.embedFont(StandardFonts.Helvetica),
-    bold: await pdf.embedFont(StandardFonts.HelveticaBold)
+    plain: await Face.embed(pdf, files.plain),
+    bold: await Face.embed(pdf, files.bold)
   };
   for (const { width, height, placed, marks } of pages) {
     const page = pdf.addPage([width * POINTS_PER_MM, height * POINTS_PER_MM]);
@@ -69,7 +72,7 @@ function draw(
   dx: number,
   dy: number,
   height: number,
-  fonts: { plain: PDFFont; bold: PDFFont }
+  fonts: { plain: Face; bold: Face }
 ): void {
   const x = (value: number): number => (value + dx) * POINTS_PER_MM;
   const y = (value: number): number => (height - value - dy) * POINTS_PER_MM;
@@ -77,8 +80,11 @@ function draw(
     const font = mark.bold ? fonts.bold : fonts.plain;
     const size = mark.size * POINTS_PER_MM;
     const text = printable(mark.text, font);
-    const left = mark.align === 'middle' ? font.widthOfTextAtSize(text, size) / 2 : 0;
-    page.drawText(text, { x: x(mark.x) - left, y: y(mark.y), size, font });
+    let left = x(mark.x) - (mark.align === 'middle' ? font.widthOf(text, size) / 2 : 0);
+    for (const run of font.runs(text)) {
+      page.drawText(run.text, { x: left, y: y(mark.y), size, font: run.font });
+      left += run.font.widthOfTextAtSize(run.text, size);
+    }
     return;
   }
   const { width, dash, grey } = STROKES[mark.style];

@@ -50,9 +50,16 @@ export async function readBytes(request: Request, most: number): Promise<BytesRe
 /**
  * Reads a JSON object from a request, never more than 2 MiB of it.
  *
- * @returns the object, or the answer to give: 413 too large, 400 no JSON object
+ * @returns the object, or the answer to give: 415 not sent as JSON (as a form of another page would be), 413 too large, 400 no
+ * JSON object
  */
 export async function readBody(request: Request): Promise<BodyResult> {
+  const type = (request.headers.get('content-type') ?? '').split(';')[0]?.trim().toLowerCase();
+  if (type !== 'application/json')
+    return {
+      ok: false,
+      answer: refuse(415, 'unknown-type', 'Send application/json as content type.', 'content-type')
+    };
   const body = await readBytes(request, MAX_BODY_BYTES);
   if (!body.ok) return body;
   const text = new TextDecoder().decode(body.bytes);

@@ -2,3 +2,4 @@ export { readBody, readBytes, refuse } from './answers';
 export { demoPack } from './demo';
 export { createMachine, findMachine, listMachines, removeMachine, type Watcher } from './machines';
 export { readAs } from './validate';
+export { allowedHosts, guard } from './guard';

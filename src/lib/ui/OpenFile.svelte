@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { DocumentError } from '$lib/core/documents/files';
   import { MAX_ITEM_BYTES } from './files';
+  import PickFile from './PickFile.svelte';
 
   /** A button that opens a document file; one that is too large or cannot be read is refused in words. */
   interface Props {
@@ -12,7 +13,6 @@
     onrefused: (why: string) => void;
   }
   let { kind, onopen, onrefused }: Props = $props();
-  let picker = $state<HTMLInputElement>();
   const one = $derived(/^[aeiou]/.test(kind) ? `an ${kind}` : `a ${kind}`);
 
   async function open(file: File | undefined): Promise<void> {
@@ -25,15 +25,8 @@
   }
 </script>
 
-<button type="button" class="button" onclick={() => picker?.click()}>Open {one} file</button>
-<input
-  bind:this={picker}
-  type="file"
+<PickFile
+  label="{kind.charAt(0).toUpperCase()}{kind.slice(1)} file"
   accept=".json,application/json"
-  class="hidden"
-  aria-label="{kind.charAt(0).toUpperCase()}{kind.slice(1)} file"
-  onchange={(event) => {
-    void open(event.currentTarget.files?.[0]);
-    event.currentTarget.value = '';
-  }}
-/>
+  onfiles={([file]) => void open(file)}>Open {one} file</PickFile
+>

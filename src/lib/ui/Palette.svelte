@@ -1,10 +1,9 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { Item } from '$lib/core/documents/item';
   import { Command, Dialog } from 'bits-ui';
   import { NAVIGATION } from './navigation';
 
-  let { items }: { items: Item[] } = $props();
+  let { items }: { items: readonly { id: string; name: string; away: boolean }[] } = $props();
   let open = $state(false);
 
   function onkeydown(event: KeyboardEvent): void {
@@ -19,7 +18,7 @@
     void goto(href);
   }
 
-  const shelf = $derived(items.filter(({ putAwayAt }) => putAwayAt === undefined));
+  const shelf = $derived(open ? items.filter(({ away }) => !away) : []);
 </script>
 
 <svelte:window {onkeydown} />

@@ -1,44 +1,32 @@
 import type { BatchInput, BatchPlan } from '$lib/core/ordering/day';
 import { proxy, wrap } from 'comlink';
 import { batchWorker, type BatchWorker } from './batchWorker';
+import { type Course, Following } from './Following.svelte';
 
-/** A plan of an order that follows its source: the best so far at once, stoppable, the last one stays until then. */
-export class BatchPlanning {
+/** A plan of an order: the best so far at once, better ones as a worker finds them. */
+export class BatchPlanning extends Following<BatchInput> {
   plan = $state.raw<BatchPlan | null>(null);
-  working = $state(false);
-  failed = $state(false);
-  #worker: Worker | undefined;
-  #key = '';
 
-  /** Plans anew when what the plan is made from has changed. */
-  follow(input: BatchInput): void {
-    const key = JSON.stringify({ ...input, order: { ...input.order, updatedAt: '', rates: null } });
-    if (key === this.#key) return;
-    this.#key = key;
-    this.stop();
-    this.working = true;
-    this.failed = false;
-    const worker = batchWorker();
-    this.#worker = worker;
-    const better = (plan: BatchPlan): void => {
-      if (this.#worker === worker) this.plan = plan;
-    };
-    const end = (plan: BatchPlan | null): void => {
-      if (this.#worker !== worker) return;
-      if (plan) this.plan = plan;
-      else this.failed = true;
-      this.stop();
-    };
-    worker.addEventListener('error', () => end(null));
-    wrap<BatchWorker>(worker)
-      .plan(input, proxy(better))
-      .then(end, () => end(null));
+  /** Neither the time of an edit nor a rate changes the plan. */
+  protected override keyOf(input: BatchInput): string {
+    return JSON.stringify({ ...input, order: { ...input.order, updatedAt: '', rates: null } });
   }
 
-  /** Ends the search; the best so far stays. */
-  stop(): void {
-    this.#worker?.terminate();
-    this.#worker = undefined;
-    this.working = false;
+  protected begin(input: BatchInput, { wanted, end }: Course): () => void {
+    const worker = batchWorker();
+    const better = (plan: BatchPlan): void => {
+      if (wanted()) this.plan = plan;
+    };
+    worker.addEventListener('error', () => end(false));
+    wrap<BatchWorker>(worker)
+      .plan(input, proxy(better))
+      .then(
+        (plan) => {
+          better(plan);
+          end(true);
+        },
+        () => end(false)
+      );
+    return () => worker.terminate();
   }
 }

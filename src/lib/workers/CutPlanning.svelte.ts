@@ -1,38 +1,24 @@
 import { type MaterialPlan, planCuts, type PlanCutsInput } from '$lib/core/preparing/cutting';
-import { planCutsInWorker, type CutSearch } from './planCuts';
+import { type Course, Following } from './Following.svelte';
+import { planCutsInWorker } from './planCuts';
 
-/** A plan that follows its source: a quick one at once, the best a worker finds soon after. */
-export class CutPlanning {
+/** A cutting plan: a quick one at once, the best a worker finds soon after. */
+export class CutPlanning extends Following<PlanCutsInput> {
   plans = $state.raw<MaterialPlan[]>([]);
-  searching = $state(false);
-  #search: CutSearch | undefined;
-  #key = '';
 
-  /** Plans anew when what the plan is made from has changed. */
-  follow(input: PlanCutsInput): void {
-    const key = JSON.stringify(input);
-    if (key === this.#key) return;
-    this.#key = key;
-    this.stop();
+  protected begin(input: PlanCutsInput, { wanted, end }: Course): () => void {
     this.plans = planCuts(input, { rounds: 1 });
-    if (this.plans.length === 0) return;
-    this.searching = true;
+    if (this.plans.length === 0) {
+      end(true);
+      return () => undefined;
+    }
     const search = planCutsInWorker(input, (better) => {
-      if (this.#search === search)
-        this.plans = this.plans.map((each) => (each.id === better.id ? better : each));
+      if (wanted()) this.plans = this.plans.map((each) => (each.id === better.id ? better : each));
     });
-    this.#search = search;
     void search.found.then((plans) => {
-      if (this.#search !== search) return;
-      this.searching = false;
-      if (plans) this.plans = plans;
+      if (wanted() && plans) this.plans = plans;
+      end(plans !== undefined);
     });
-  }
-
-  /** Ends the search; the best so far stays. */
-  stop(): void {
-    this.#search?.stop();
-    this.#search = undefined;
-    this.searching = false;
+    return search.stop;
   }
 }

@@ -1,40 +1,24 @@
 import type { ThreadPlan, ThreadPlanInput } from '$lib/core/preparing/threads';
 import { wrap } from 'comlink';
+import { type Course, Following } from './Following.svelte';
 import { threadsWorker, type ThreadsWorker } from './threadsWorker';
 
-/** A thread plan that follows its source: a worker makes it, the last one stays on the page until then. */
-export class ThreadPlanning {
+/** A thread plan made by a worker. */
+export class ThreadPlanning extends Following<ThreadPlanInput> {
   made = $state.raw<ThreadPlan | null>(null);
-  working = $state(false);
-  failed = $state(false);
-  #worker: Worker | undefined;
-  #key = '';
 
-  /** Plans anew when what the plan is made from has changed. */
-  follow(input: ThreadPlanInput): void {
-    const key = JSON.stringify(input);
-    if (key === this.#key) return;
-    this.#key = key;
-    this.stop();
-    this.working = true;
-    this.failed = false;
+  protected begin(input: ThreadPlanInput, { wanted, end }: Course): () => void {
     const worker = threadsWorker();
-    this.#worker = worker;
-    const end = (made: ThreadPlan | null): void => {
-      if (this.#worker !== worker) return;
-      if (made) this.made = made;
-      else this.failed = true;
-      this.stop();
-    };
-    worker.addEventListener('error', () => end(null));
+    worker.addEventListener('error', () => end(false));
     wrap<ThreadsWorker>(worker)
       .plan(input)
-      .then(end, () => end(null));
-  }
-
-  stop(): void {
-    this.#worker?.terminate();
-    this.#worker = undefined;
-    this.working = false;
+      .then(
+        (made) => {
+          if (wanted()) this.made = made;
+          end(true);
+        },
+        () => end(false)
+      );
+    return () => worker.terminate();
   }
 }

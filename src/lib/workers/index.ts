@@ -10,3 +10,5 @@ export {
   templatesPdfInWorker
 } from './writePdf';
 export { ThreadPlanning } from './ThreadPlanning.svelte';
+export { followSummaries } from './summaries';
+export type { WorkerResult } from './inWorker';

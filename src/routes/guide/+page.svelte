@@ -3,7 +3,7 @@
   import { GLOSSARY } from '$lib/core/craft/operations';
   import { getShop, live } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
   import { example } from './example';
   import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 

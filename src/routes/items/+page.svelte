@@ -10,34 +10,45 @@
     importItem,
     live,
     bringInDemo,
-    plannedItems,
-    putAway as putAwayDocument
+    putAway as putAwayDocument,
+    rawItem,
+    searchShelf,
+    shelfRows,
+    summariesOf
   } from '$lib/data';
   import OpenFile from '$lib/ui/OpenFile.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import More from '$lib/ui/More.svelte';
+  import { downloadJson } from '$lib/ui/files';
   import Times from '$lib/ui/Times.svelte';
   import { Archive, ArchiveRestore, Copy } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
 
-  const planned = live(() => null, plannedItems);
+  /** Cards shown at first, and each time one comes to their end. */
+  const CARDS = 24;
+  const rows = live(() => null, shelfRows);
   let search = $state('');
   let showAway = $state(false);
   let refused = $state('');
-
-  const away = $derived((planned.value ?? []).filter(({ item }) => item.putAwayAt !== undefined));
-  const shelf = $derived((planned.value ?? []).filter(({ item }) => item.putAwayAt === undefined));
-  const found = $derived(
-    (showAway ? away : shelf).filter(({ item }) => {
-      const words = [
-        item.name,
-        item.note,
-        ...item.threads.map(({ name }) => name),
-        ...item.pieces.map(({ material }) => material.name)
-      ];
-      return words.join(' ').toLowerCase().includes(search.trim().toLowerCase());
-    })
+  let most = $state(CARDS);
+  const hits = live(
+    () => search.trim(),
+    (text) => (text === '' ? Promise.resolve(null) : searchShelf(text))
   );
+  const away = $derived((rows.value ?? []).filter((row) => row.away));
+  const shelf = $derived((rows.value ?? []).filter((row) => !row.away));
+  const found = $derived((showAway ? away : shelf).filter(({ id }) => hits.value?.has(id) ?? true));
+  const shown = $derived(found.slice(0, most));
+  const cards = live(
+    () => shown,
+    async (of) =>
+      new Map((await summariesOf(of.map(({ id }) => id))).flatMap((each) => (each ? [[each.id, each]] : [])))
+  );
+  $effect(() => {
+    void search;
+    void showAway;
+    most = CARDS;
+  });
 
   async function bringDemo(): Promise<void> {
     try {
@@ -53,7 +64,11 @@
   }
 
   async function putAway(id: string, name: string): Promise<void> {
-    await keepEdit(putAwayDocument('item', id, true, `putting away · ${name}`), `“${name}” is put away.`);
+    await keepEdit(
+      putAwayDocument('item', id, true, `putting away · ${name}`),
+      `“${name}” is put away.`,
+      'Bring back'
+    );
   }
 
   async function open(text: string): Promise<DocumentError | null> {
@@ -68,7 +83,7 @@
 
 <div class="flex flex-wrap items-center gap-4">
   <h1 class="mr-auto text-3xl">{showAway ? 'Put away' : 'Shelf'}</h1>
-  {#if (planned.value?.length ?? 0) > 0}
+  {#if (rows.value?.length ?? 0) > 0}
     <input
       class="field w-64"
       type="search"
@@ -84,42 +99,55 @@
 
 {#if refused}<p class="mt-4 border-l-4 border-hands bg-hands-pale p-4" role="alert">{refused}</p>{/if}
 
-{#if planned.value?.length === 0}
+{#if rows.value?.length === 0}
   <p class="mt-10 max-w-xl text-lg">
     The shelf is empty. Paste a colour chart to make your first item, or
     <button type="button" class="font-semibold underline" onclick={bringDemo}>bring in the demo stall</button
     >.
   </p>
-{:else if planned.value && found.length === 0}
+{:else if rows.value && found.length === 0}
   <p class="mt-10 text-lg text-soft">
     {search.trim() ? `Nothing on this shelf answers to “${search.trim()}”.` : 'Nothing is put away.'}
   </p>
 {/if}
 
 <ul class="mt-6 grid grid-cols-[repeat(auto-fill,minmax(24rem,1fr))] gap-5 max-[900px]:grid-cols-1">
-  {#each found as { item, plan, toLookAt } (item.id)}
-    <li class="relative flex flex-col gap-3 rounded-md border-[1.5px] border-ink bg-sheet p-4">
+  {#each shown as item (item.id)}
+    {@const card = cards.value?.get(item.id)}
+    {@const made = card?.summary}
+    <li class="relative flex min-h-52 flex-col gap-3 rounded-md border-[1.5px] border-ink bg-sheet p-4">
       <div>
         <h2 class="text-xl">
           <a href="/items/{item.id}" class="after:absolute after:inset-0">{item.name}</a>
         </h2>
-        <p class="text-soft" title={formatSize(plan.finished, otherUnit(plan.unit))}>
-          {formatSize(plan.finished, plan.unit)} · {plan.hoop.name.toLowerCase()} · {plan.machine.name.toLowerCase()}
-        </p>
+        {#if made}
+          <p class="text-soft" title={formatSize(made.finished, otherUnit(made.unit))}>
+            {formatSize(made.finished, made.unit)} · {made.hoop.toLowerCase()} · {made.machine.toLowerCase()}
+          </p>
+        {/if}
       </div>
-      <Ribbon steps={ribbonSteps(plan.steps)} label="{item.name}: {plan.steps.length} steps" small />
-      <Times
-        hands={plan.totals.hands.value}
-        needle={plan.totals.needle.value}
-        waiting={plan.totals.waiting.value}
-        size="small"
-      />
+      {#if made}
+        <Ribbon steps={made.ribbon} label="{item.name}: {made.ribbon.length} steps" small />
+        <Times hands={made.hands} needle={made.needle} waiting={made.waiting} size="small" />
+      {:else if card?.problem}
+        <p class="border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">{card.problem}</p>
+      {:else}
+        <p class="text-soft" role="status">Being planned …</p>
+      {/if}
       <div class="mt-auto flex items-center gap-1">
-        <p class="mr-auto text-sm {toLookAt > 0 ? 'font-bold text-warn' : 'text-soft'}">
-          {toLookAt > 0
-            ? `${toLookAt} to look at`
-            : `${plan.steps.length} steps, ${plan.stitches.toLocaleString('en')} stitches`}
-        </p>
+        {#if card?.problem}
+          <button
+            type="button"
+            class="button button-quiet relative mr-auto"
+            onclick={async () => downloadJson(item.name, await rawItem(item.id))}>Download its file</button
+          >
+        {:else}
+          <p class="mr-auto text-sm {made && made.toLookAt > 0 ? 'font-bold text-warn' : 'text-soft'}">
+            {#if made}{made.toLookAt > 0
+                ? `${made.toLookAt} to look at`
+                : `${made.ribbon.length} steps, ${made.stitches.toLocaleString('en')} stitches`}{/if}
+          </p>
+        {/if}
         <button
           type="button"
           class="button button-quiet relative"
@@ -150,6 +178,7 @@
     </li>
   {/each}
 </ul>
+<More left={found.length - shown.length} onmore={() => (most += CARDS)} />
 
 {#if away.length > 0 || showAway}
   <button type="button" class="button button-quiet mt-6" onclick={() => (showAway = !showAway)}>

@@ -10,7 +10,8 @@
     faultRates,
     runsCsv
   } from '$lib/core/running/runs';
-  import { live, runDocuments } from '$lib/data';
+  import { live, loggedRuns, openRuns, runDocuments } from '$lib/data';
+  import More from '$lib/ui/More.svelte';
   import BarChart from '$lib/ui/chart/BarChart.svelte';
   import { download } from '$lib/ui/files';
   import { Download } from '@lucide/svelte';
@@ -19,9 +20,19 @@
   import { format } from 'date-fns';
   import RunList from './RunList.svelte';
 
-  const stored = live(() => null, runDocuments);
-  const runs = $derived(stored.value ?? []);
   let tab = $state('runs');
+  /** Rows shown at first, and each time one comes to their end. */
+  const ROWS = 40;
+  let most = $state(ROWS);
+  const logged = live(() => most, loggedRuns);
+  const open = live(() => null, openRuns);
+  const count = $derived(logged.value ? logged.value.count + (open.value?.length ?? 0) : 0);
+  /** Every run as it was, read once something is made of all of them. */
+  const stored = live(
+    () => tab !== 'runs',
+    async (wanted) => (wanted ? runDocuments() : null)
+  );
+  const runs = $derived(stored.value ?? []);
   let group = $state<FaultGroup>('thread');
   let work = $state<AgainstGroup>('kind');
   const WORK: Record<AgainstGroup, string> = {
@@ -46,22 +57,22 @@
 <svelte:head><title>Log · Jolt Step</title></svelte:head>
 <div class="flex items-baseline gap-4">
   <h1 class="text-3xl">Log</h1>
-  {#if runs.length > 0}
+  {#if count > 0}
     <button
       type="button"
       class="button button-quiet ml-auto"
-      onclick={() => download('runs.csv', runsCsv(runs), 'text/csv')}
+      onclick={async () => download('runs.csv', runsCsv(await runDocuments()), 'text/csv')}
       ><Download size={20} aria-hidden="true" />All runs as CSV</button
     >
   {/if}
 </div>
 
-{#if stored.value?.length === 0}
+{#if logged.value && open.value && count === 0}
   <p class="mt-8 max-w-xl text-lg">
     No run yet. Open an item on the <a class="underline" href="/items">shelf</a> and press “Stitch it”: what each
     step really takes is kept here.
   </p>
-{:else if stored.value}
+{:else if logged.value}
   <Tabs.Root bind:value={tab} class="mt-2">
     <TabBar
       label="Parts of the log"
@@ -72,7 +83,11 @@
         ['accuracy', 'Accuracy over time']
       ]}
     />
-    <Tabs.Content value="runs"><RunList {runs} /></Tabs.Content>
+    <Tabs.Content value="runs">
+      <RunList open={open.value ?? []} runs={logged.value.runs} />
+      <More left={logged.value.count - logged.value.runs.length} onmore={() => (most += ROWS)} />
+    </Tabs.Content>
+    {#if tab !== 'runs' && !stored.value}<p class="pt-3 text-soft" role="status">Reading the runs …</p>{/if}
     <Tabs.Content value="kinds" class="pt-3">
       <label class="flex items-center gap-3"
         ><span class="text-soft">Over all runs, predicted in grey and what it took below it, by</span><select

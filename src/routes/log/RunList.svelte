@@ -1,21 +1,13 @@
 <script lang="ts">
   import { formatMinutes } from '$lib/core/base/units';
-  import type { Run } from '$lib/core/documents/run';
-  import { compareRun, foldRun } from '$lib/core/running/runs';
+  import type { RunHead } from '$lib/core/documents/run';
+  import type { RunSummary } from '$lib/core/running/runs';
   import { markRun } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { actualRibbonSteps } from '$lib/ui/ribbon/layout';
   import { format } from 'date-fns';
 
-  /** Every run as it went, and whether it teaches. */
-  let { runs }: { runs: readonly Run[] } = $props();
-  const rows = $derived(
-    runs.map((run) => ({
-      run,
-      faults: foldRun(run.plan.steps, run.events).faults.length,
-      compared: compareRun(run.plan, run.events)
-    }))
-  );
+  /** Every run as it went, those still on first, and whether it teaches. */
+  let { open, runs }: { open: readonly RunHead[]; runs: readonly RunSummary[] } = $props();
   const word = (actual: number, predicted: number): string => {
     if (predicted === 0) return '';
     const percent = Math.round((actual / predicted - 1) * 100);
@@ -24,45 +16,54 @@
 </script>
 
 <ul class="border-t-[1.5px] border-ink">
-  {#each rows as { run, faults, compared } (run.id)}
+  {#each open as run (run.id)}
+    <li class="border-b border-rule hover:bg-sheet">
+      <a href="/run/{run.id}" class="block py-3">
+        <span class="head text-lg">{run.itemName}</span><br />
+        <span class="text-sm text-soft"
+          >{format(run.startedAt, 'd MMM yyyy, HH:mm')} · {run.plan.machine.name.toLowerCase()} · still on</span
+        >
+      </a>
+    </li>
+  {/each}
+  {#each runs as run (run.id)}
+    {@const { faults, actual, predicted } = run}
     <li class="flex items-center gap-4 border-b border-rule hover:bg-sheet">
       <a
-        href={run.finishedAt ? `/log/${run.id}` : `/run/${run.id}`}
+        href="/log/{run.id}"
         class="grid min-w-0 flex-1 grid-cols-[17rem_minmax(0,1fr)_20rem] items-center gap-6 py-3 max-[900px]:grid-cols-1 max-[900px]:gap-2"
       >
         <span>
           <span class="head text-lg">{run.itemName}</span><br />
           <span class="text-sm text-soft"
-            >{format(run.startedAt, 'd MMM yyyy, HH:mm')} · {run.plan.machine.name.toLowerCase()}{run.finishedAt
-              ? ''
-              : ' · still on'}{faults > 0 ? ` · ${faults} ${faults === 1 ? 'fault' : 'faults'}` : ''}</span
+            >{format(run.startedAt, 'd MMM yyyy, HH:mm')} · {run.machine.toLowerCase()}{faults > 0
+              ? ` · ${faults} ${faults === 1 ? 'fault' : 'faults'}`
+              : ''}</span
           >
         </span>
-        <Ribbon steps={actualRibbonSteps(compared.steps)} label="{run.itemName}, as it went" small />
+        <Ribbon steps={run.ribbon} label="{run.itemName}, as it went" small />
         <span class="grid grid-cols-2 gap-4">
           <span
-            ><span class="head text-lg text-hands">{formatMinutes(compared.actual.hands)}</span> hands<br
-            /><span class="text-sm text-soft">{word(compared.actual.hands, compared.predicted.hands)}</span
+            ><span class="head text-lg text-hands">{formatMinutes(actual.hands)}</span> hands<br /><span
+              class="text-sm text-soft">{word(actual.hands, predicted.hands)}</span
             ></span
           >
           <span
-            ><span class="head text-lg text-needle">{formatMinutes(compared.actual.needle)}</span> needle<br
-            /><span class="text-sm text-soft">{word(compared.actual.needle, compared.predicted.needle)}</span
+            ><span class="head text-lg text-needle">{formatMinutes(actual.needle)}</span> needle<br /><span
+              class="text-sm text-soft">{word(actual.needle, predicted.needle)}</span
             ></span
           >
         </span>
       </a>
-      {#if run.finishedAt}
-        <label class="flex min-h-11 w-24 items-center gap-2 text-sm"
-          ><input
-            type="checkbox"
-            class="size-5"
-            aria-label="Learn from {run.itemName}, {format(run.startedAt, 'd MMM yyyy, HH:mm')}"
-            checked={run.leftOut !== true}
-            onchange={(event) => void markRun(run.id, { leftOut: !event.currentTarget.checked })}
-          />teaches</label
-        >
-      {:else}<span class="w-24"></span>{/if}
+      <label class="flex min-h-11 w-24 items-center gap-2 text-sm"
+        ><input
+          type="checkbox"
+          class="size-5"
+          aria-label="Learn from {run.itemName}, {format(run.startedAt, 'd MMM yyyy, HH:mm')}"
+          checked={!run.leftOut}
+          onchange={(event) => void markRun(run.id, { leftOut: !event.currentTarget.checked })}
+        />teaches</label
+      >
     </li>
   {/each}
 </ul>

@@ -50,7 +50,11 @@
     }
   }
   async function putAway(id: string, name: string): Promise<void> {
-    await keepEdit(putAwayDocument('order', id, true, `putting away · ${name}`), `“${name}” is put away.`);
+    await keepEdit(
+      putAwayDocument('order', id, true, `putting away · ${name}`),
+      `“${name}” is put away.`,
+      'Bring back'
+    );
   }
 </script>
 

@@ -12,6 +12,7 @@
     Shop
   } from '$lib/core/documents/shop';
   import { Plus, Trash2 } from '@lucide/svelte';
+  import AsidePanel from '../AsidePanel.svelte';
   import BackupPanel from '../BackupPanel.svelte';
   import UndoBar from '../UndoBar.svelte';
   import { keepEdit } from '../undo';
@@ -307,6 +308,7 @@
     </ul>
   </section>
 
+  <AsidePanel />
   <BackupPanel />
   <p class="mt-2 text-soft">
     {#if kept.value === true}The browser has promised to keep what is stored here.

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PickFile from '$lib/ui/PickFile.svelte';
   import type { StashEntry } from '$lib/core/documents/stash';
   import {
     changeShop,
@@ -28,7 +29,6 @@
   const shop = $derived(stored.value?.shop);
   let search = $state('');
   let editing = $state<StashEntry | null>(null);
-  let picker = $state<HTMLInputElement>();
 
   const shown = $derived(
     entries.filter((entry) =>
@@ -75,8 +75,11 @@
       <UndoBar />
       <a href="/stash/shopping" class="button"><ShoppingBasket size={20} aria-hidden="true" />Shopping list</a
       >
-      <button type="button" class="button button-quiet" onclick={() => picker?.click()}
-        ><Upload size={20} aria-hidden="true" />Bring in</button
+      <PickFile
+        label="Stash to bring in"
+        accept="application/json,.json"
+        class="button button-quiet"
+        onfiles={([file]) => void bringIn(file)}><Upload size={20} aria-hidden="true" />Bring in</PickFile
       >
       <button
         type="button"
@@ -84,17 +87,6 @@
         onclick={async () => downloadJson('stash', await stashDocument())}
         ><Download size={20} aria-hidden="true" />Save as file</button
       >
-      <input
-        bind:this={picker}
-        class="hidden"
-        type="file"
-        accept="application/json,.json"
-        aria-label="Stash to bring in"
-        onchange={(event) => {
-          void bringIn(event.currentTarget.files?.[0]);
-          event.currentTarget.value = '';
-        }}
-      />
     </div>
   </div>
   <div class="mt-3 flex flex-wrap items-center gap-2">

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { PlannedBobbin } from '$lib/core/preparing/threads';
   import type { BobbinLevel } from '$lib/core/solvers/bobbins';
-  import { layoutRibbon, ribbonSeconds, type RibbonStep } from './layout';
+  import { type RibbonStep } from '$lib/core/making/summary';
+  import { layoutRibbon, ribbonSeconds } from './layout';
 
   /** The bobbin emptying along a ribbon: a full one reaches up to the line above it. */
   interface Props {

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { formatDuration, formatMinutes } from '$lib/core/base/units';
   import { inkOn } from '$lib/ui/colour';
-  import { layoutRibbon, ribbonSeconds, type RibbonStep } from './layout';
+  import { type RibbonStep } from '$lib/core/making/summary';
+  import { layoutRibbon, ribbonSeconds } from './layout';
   import MarkIcon from './MarkIcon.svelte';
 
   interface Props {

@@ -1,18 +1,4 @@
-import type { Mark, PlanStep } from '$lib/core/documents/plan';
-import type { ComparedStep } from '$lib/core/running/runs';
-
-/** A step as the ribbon draws it: needle above the line, hands below, waiting torn off. */
-export interface RibbonStep {
-  id: string;
-  kind: 'needle' | 'hands' | 'waiting';
-  seconds: number;
-  /** Number on a stop; `?` for one the file does not have. */
-  label: string;
-  colour: string | null;
-  protected: boolean;
-  mark: Mark | null;
-  words: string;
-}
+import type { RibbonStep } from '$lib/core/making/summary';
 
 export interface RibbonPart extends RibbonStep {
   x: number;
@@ -27,30 +13,6 @@ const LEAST_WIDTH = 3;
 /** Room a number needs inside its stop, and above it, px per character and around. */
 const LABEL_INSIDE = 11;
 const LABEL_PAD = 7;
-
-/** A plan’s steps for the ribbon. */
-export function ribbonSteps(steps: readonly PlanStep[]): RibbonStep[] {
-  return steps.map((step) => toRibbon(step, step.hands.value + step.running.value + step.waiting.value));
-}
-
-/** The steps of a run as they really went; those it never came to take no room. */
-export function actualRibbonSteps(steps: readonly ComparedStep[]): RibbonStep[] {
-  return steps.flatMap(({ step, actual }) => (actual === null ? [] : toRibbon(step, actual)));
-}
-
-function toRibbon(step: PlanStep, seconds: number): RibbonStep {
-  const kind = step.kind === 'stop' ? 'needle' : step.waiting.value > 0 ? 'waiting' : 'hands';
-  return {
-    id: step.id,
-    kind,
-    seconds,
-    label: step.stop ? String(step.stop.machineNumber ?? '?') : '',
-    colour: step.kind === 'stop' ? (step.thread?.colour ?? null) : null,
-    protected: step.stop?.protected ?? false,
-    mark: step.mark,
-    words: step.stop ? `stop ${step.stop.machineNumber ?? 'without a number'}, ${step.title}` : step.title
-  };
-}
 
 /** Seconds of needle and hands together: what a ribbon’s length stands for. */
 export function ribbonSeconds(steps: readonly RibbonStep[]): number {

@@ -6,7 +6,7 @@
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
   import { stackScene } from '$lib/ui/stack/scene';
   import StackView from '$lib/ui/stack/StackView.svelte';
   import Player from '$lib/ui/steps/Player.svelte';

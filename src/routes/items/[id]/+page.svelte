@@ -13,11 +13,13 @@
     freshId,
     itemOnBench,
     live,
-    prepareRun
+    prepareRun,
+    putAway
   } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import { toast } from 'svelte-sonner';
   import { keepEdit } from '../../undo';
+  import NotReadable from './NotReadable.svelte';
   import Sheet from './Sheet.svelte';
 
   const bench = live(() => page.params.id ?? '', itemOnBench);
@@ -68,23 +70,45 @@
 />
 
 {#if found?.item}
-  {@const setup = found.setup ?? defaultSetup(found.item, found.shop)}
-  {#key found.item.id}
-    <div class="contents" aria-busy={storing > 0}>
-      <Sheet
-        item={found.item}
-        {setup}
-        shop={found.shop}
-        {freshId}
-        onedit={(change, said) => keep(changeItem(found.item.id, change), said)}
-        onsetup={(change) => keep(changeSetup(found.item.id, (now) => ({ ...now, ...change })))}
-        onvariant={(change, variantId) =>
-          keep(changeItemAndSetup(found.item.id, change, (now) => ({ ...now, variantId }), 'a variant'))}
-        onstart={start}
-        ondownload={(item) => downloadJson(item.name, item)}
-      />
-    </div>
+  {@const { item, shop } = found}
+  {@const setup = found.setup ?? defaultSetup(item, shop)}
+  {#key item.id}
+    <!-- What goes wrong with one item is said of that item, and it can still be taken along or put away. -->
+    <svelte:boundary>
+      <div class="contents" aria-busy={storing > 0}>
+        <Sheet
+          {item}
+          {setup}
+          {shop}
+          {freshId}
+          onedit={(change, said) => keep(changeItem(item.id, change), said)}
+          onsetup={(change) => keep(changeSetup(item.id, (now) => ({ ...now, ...change })))}
+          onvariant={(change, variantId) =>
+            keep(changeItemAndSetup(item.id, change, (now) => ({ ...now, variantId }), 'a variant'))}
+          onstart={start}
+          ondownload={(whole) => downloadJson(whole.name, whole)}
+        />
+      </div>
+      {#snippet failed(problem)}
+        <NotReadable
+          name={item.name}
+          problem="This item cannot be planned as it stands: {problem instanceof Error
+            ? problem.message
+            : ''}"
+          ondownload={() => downloadJson(item.name, item)}
+          onputaway={() => putAway('item', item.id, true, `putting away · ${item.name}`)}
+        />
+      {/snippet}
+    </svelte:boundary>
   {/key}
+{:else if found?.aside}
+  {@const { name, problem, row } = found.aside}
+  <NotReadable
+    {name}
+    {problem}
+    ondownload={() => downloadJson(name, row)}
+    onputaway={() => putAway('item', page.params.id ?? '', true, `putting away · ${name}`)}
+  />
 {:else if found}
   <h1 class="text-3xl">There is no such item.</h1>
   <a href="/items" class="button mt-6">To the shelf</a>

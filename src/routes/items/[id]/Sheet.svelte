@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { download, fileName } from '$lib/ui/files';
+  import { savePdf } from '../../savePdf';
+  import { fileName } from '$lib/ui/files';
   import { sheetPdfInWorker } from '$lib/workers';
   import { formatMinutes, formatSize } from '$lib/core/base/units';
   import { answerFinding, type Item, moveStep, removeStep, takeBackAnswer } from '$lib/core/documents/item';
@@ -7,14 +8,13 @@
   import { review } from '$lib/core/making/checks';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
   import Player from '$lib/ui/steps/Player.svelte';
   import StepDialog, { type StepTask } from '$lib/ui/steps/StepDialog.svelte';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
   import Times from '$lib/ui/Times.svelte';
   import { Download, PenLine, Play, Plus, Printer, TriangleAlert } from '@lucide/svelte';
   import { tick } from 'svelte';
-  import { toast } from 'svelte-sonner';
   import UndoBar from '../../UndoBar.svelte';
   import FindingList from './FindingList.svelte';
   import NameDialog from './NameDialog.svelte';
@@ -91,15 +91,11 @@
   let printing = $state(false);
   async function print(): Promise<void> {
     printing = true;
-    const made = await sheetPdfInWorker($state.snapshot(planned), 'A4');
+    await savePdf(
+      fileName(`${planned.itemName} sheet`, 'pdf'),
+      sheetPdfInWorker($state.snapshot(planned), 'A4')
+    );
     printing = false;
-    if (made.ok)
-      download(
-        fileName(`${planned.itemName} sheet`, 'pdf'),
-        made.value as Uint8Array<ArrayBuffer>,
-        'application/pdf'
-      );
-    else toast.error('The PDF could not be written.');
   }
 </script>
 

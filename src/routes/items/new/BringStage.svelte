@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PickFile from '$lib/ui/PickFile.svelte';
   import type { LengthUnit } from '$lib/core/base/units';
   import type { Role } from '$lib/core/documents/item';
   import { openFileInWorker } from '$lib/workers';
@@ -24,17 +25,14 @@
  4  cheeks      pink           60   0.32 m
  5  eyes        black         900   4.86 m
  6  outline     white         420   2.10 m`;
-
-  let picker = $state<HTMLInputElement>();
   let over = $state(false);
   let busy = $state('');
   let marked = $state.raw<number | null>(null);
   const { source, rows } = $derived(papers);
   const markedRow = $derived(rows.find(({ line }) => line === marked));
 
-  async function bring(files: FileList | null | undefined): Promise<void> {
+  async function bring(files: Iterable<File> | null | undefined): Promise<void> {
     for (const file of files ?? []) await open(file.name, new Uint8Array(await file.arrayBuffer()));
-    if (picker) picker.value = '';
   }
 
   async function open(name: string, bytes: Uint8Array): Promise<void> {
@@ -82,22 +80,14 @@
         ? 'border-needle bg-needle-pale'
         : 'border-rule-strong'}"
     >
-      <button type="button" class="button" onclick={() => picker?.click()}
-        ><FileUp size={18} aria-hidden="true" />Bring a file</button
+      <PickFile label="File to bring" multiple onfiles={(files) => void bring(files)}
+        ><FileUp size={18} aria-hidden="true" />Bring a file</PickFile
       >
       <p class="min-w-0 flex-1 text-soft">
         {busy === ''
           ? 'Or drop it here: a chart or instructions (PDF, text, CSV), an outline (SVG), a stitch list, a ZIP of these.'
           : `Reading ${busy} …`}
       </p>
-      <input
-        bind:this={picker}
-        type="file"
-        multiple
-        class="hidden"
-        aria-label="File to bring"
-        onchange={(event) => void bring(event.currentTarget.files)}
-      />
     </div>
 
     {#if papers.refused}

@@ -6,7 +6,9 @@
   import { live, runDocument } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { actualRibbonSteps, ribbonSeconds, ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
+  import { actualRibbonSteps } from '$lib/core/running/runs';
+  import { ribbonSeconds } from '$lib/ui/ribbon/layout';
   import Times from '$lib/ui/Times.svelte';
   import { Download } from '@lucide/svelte';
   import { format } from 'date-fns';

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PickFile from '$lib/ui/PickFile.svelte';
   import type { Run } from '$lib/core/documents/run';
   import { addPhoto, freshId, live, markRun, photosOf, removePhoto, type Photo } from '$lib/data';
   import { Camera, X } from '@lucide/svelte';
@@ -7,7 +8,6 @@
   /** What the maker adds to a run that is over: a note, photos, and whether it teaches. */
   let { run }: { run: Run } = $props();
   const photos = live(() => run.id, photosOf);
-  let input = $state<HTMLInputElement>();
 
   /** An address for each photo as long as it is shown. */
   const shown = $derived(
@@ -62,20 +62,7 @@
       >
     </figure>
   {/each}
-  <button type="button" class="button" onclick={() => input?.click()}
-    ><Camera size={20} aria-hidden="true" />Add a photo</button
+  <PickFile label="Photo of this run" accept="image/*" onfiles={([file]) => file && void add(file)}
+    ><Camera size={20} aria-hidden="true" />Add a photo</PickFile
   >
-  <input
-    bind:this={input}
-    type="file"
-    accept="image/*"
-    class="sr-only"
-    tabindex="-1"
-    aria-label="Photo of this run"
-    onchange={(event) => {
-      const file = event.currentTarget.files?.[0];
-      if (file) void add(file);
-      event.currentTarget.value = '';
-    }}
-  />
 </div>

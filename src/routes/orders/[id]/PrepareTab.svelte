@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { savePdf } from '../../savePdf';
   import { formatSize, formatThread } from '$lib/core/base/units';
   import type { Order } from '$lib/core/documents/order';
   import type { BatchPlan } from '$lib/core/ordering/day';
@@ -11,7 +12,6 @@
   import { CutPlanning, jobSheetPdfInWorker } from '$lib/workers';
   import { FileText, Sheet } from '@lucide/svelte';
   import { onDestroy } from 'svelte';
-  import { toast } from 'svelte-sonner';
 
   let { order, plan, table }: { order: Order; plan: BatchPlan; table: OrderTable } = $props();
 
@@ -36,24 +36,20 @@
   );
 
   async function jobSheet(): Promise<void> {
-    const written = await jobSheetPdfInWorker({
-      order: $state.snapshot(order),
-      plan,
-      from: table.input.order.from,
-      hoops: Object.fromEntries(table.input.shop.hoops.map(({ id, name }) => [id, name])),
-      demands: input ? [...input.demands] : [],
-      threads: made.threads,
-      bobbins: made.bobbins,
-      shopping: rows,
-      unit
-    });
-    if (written.ok)
-      download(
-        fileName(`${order.name} job sheet`, 'pdf'),
-        written.value as Uint8Array<ArrayBuffer>,
-        'application/pdf'
-      );
-    else toast.error('The PDF could not be written.');
+    await savePdf(
+      fileName(`${order.name} job sheet`, 'pdf'),
+      jobSheetPdfInWorker({
+        order: $state.snapshot(order),
+        plan,
+        from: table.input.order.from,
+        hoops: Object.fromEntries(table.input.shop.hoops.map(({ id, name }) => [id, name])),
+        demands: input ? [...input.demands] : [],
+        threads: made.threads,
+        bobbins: made.bobbins,
+        shopping: rows,
+        unit
+      })
+    );
   }
 </script>
 
@@ -100,7 +96,7 @@
         {strips === 1 ? 'strip' : 'strips'} on {cutting.plans.reduce(
           (sum, { cloths }) => sum + cloths.length,
           0
-        )} cloths{cutting.searching ? '; a better layout is looked for' : ''}.
+        )} cloths{cutting.working ? '; a better layout is looked for' : ''}.
       </p>
       {#each cutting.plans.flatMap(({ unplaced }) => unplaced) as { key, name, count, why, wayOut } (key)}
         <p class="mt-1 border-l-4 border-warn bg-warn-pale px-3 py-1">{count} × {name}: {why} {wayOut}</p>

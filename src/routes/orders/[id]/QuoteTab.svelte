@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { savePdf } from '../../savePdf';
   import type { Order, Rates } from '$lib/core/documents/order';
   import { type BatchPlan, NOTHING_DONE } from '$lib/core/ordering/day';
   import { orderCutInput, orderWants, priceByQuantity, quoteOf } from '$lib/core/ordering/quote';
@@ -9,7 +10,6 @@
   import { BatchPlanning, CutPlanning, quotePdfInWorker } from '$lib/workers';
   import { FileText, Sheet } from '@lucide/svelte';
   import { onDestroy } from 'svelte';
-  import { toast } from 'svelte-sonner';
 
   interface Props {
     order: Order;
@@ -64,14 +64,10 @@
 
   async function asPdf(): Promise<void> {
     if (!quote) return;
-    const written = await quotePdfInWorker($state.snapshot(order), $state.snapshot(quote));
-    if (written.ok)
-      download(
-        fileName(`${order.name} quote`, 'pdf'),
-        written.value as Uint8Array<ArrayBuffer>,
-        'application/pdf'
-      );
-    else toast.error('The PDF could not be written.');
+    await savePdf(
+      fileName(`${order.name} quote`, 'pdf'),
+      quotePdfInWorker($state.snapshot(order), $state.snapshot(quote))
+    );
   }
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PickFile from '$lib/ui/PickFile.svelte';
   import type { PlanStep } from '$lib/core/documents/plan';
   import type { NowPossible } from '$lib/core/running/runs';
   import { stopList } from '$lib/core/stitching/thread';
@@ -46,7 +47,6 @@
   $effect(() => {
     if (!open) sure = false;
   });
-  let photo = $state<HTMLInputElement>();
 </script>
 
 <DialogFrame {open} title="More" wide {onclose}>
@@ -60,19 +60,12 @@
           onclick={press}>{words}<span class="text-sm font-normal text-soft">{key}</span></button
         >
       {/each}
-      <button type="button" class="button min-h-16 text-lg" onclick={() => photo?.click()}>Photo</button>
-      <input
-        bind:this={photo}
-        type="file"
+      <PickFile
+        label="Photo of this step"
         accept="image/*"
-        class="sr-only"
-        aria-label="Photo of this step"
-        tabindex="-1"
-        onchange={(event) => {
-          const file = event.currentTarget.files?.[0];
-          if (file) onphoto(file);
-        }}
-      />
+        class="button min-h-16 text-lg"
+        onfiles={([file]) => file && onphoto(file)}>Photo</PickFile
+      >
       <button type="button" class="button min-h-16 text-lg" onclick={onfollow}>Follow a machine</button>
       <label class="flex min-h-14 items-center gap-3 text-lg"
         ><input

@@ -17,7 +17,7 @@
   } from '$lib/core/running/runs';
   import type { EventDraft } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
   import AskDialog, { type Ask } from './AskDialog.svelte';
   import { callHands, callOut } from './callOuts';
   import FaultDialog from './FaultDialog.svelte';

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { savePdf } from '../../savePdf';
   import { cutInputOf, plannedWants, shoppingList } from '$lib/core/preparing/cutting';
   import { keepShoppingWants, live, shoppingMat } from '$lib/data';
   import { shoppingCsv } from '$lib/files';
@@ -7,7 +8,6 @@
   import { CutPlanning, shoppingPdfInWorker } from '$lib/workers';
   import { FileText, Sheet } from '@lucide/svelte';
   import { onDestroy } from 'svelte';
-  import { toast } from 'svelte-sonner';
 
   const stored = live(() => null, shoppingMat);
   const mat = $derived(stored.value);
@@ -31,10 +31,7 @@
   const now = $derived(wants.map(({ item, copies }) => ({ itemId: item.id, copies })));
 
   async function asPdf(): Promise<void> {
-    const written = await shoppingPdfInWorker(title, $state.snapshot(rows));
-    if (written.ok)
-      download('shopping-list.pdf', written.value as Uint8Array<ArrayBuffer>, 'application/pdf');
-    else toast.error('The PDF could not be written.');
+    await savePdf('shopping-list.pdf', shoppingPdfInWorker(title, $state.snapshot(rows)));
   }
 </script>
 
@@ -77,10 +74,10 @@
     </p>
   {:else if rows.length === 0}
     <p class="mt-8 border-l-4 border-needle px-3 py-2 text-lg">
-      {planning.searching ? 'Looking through the stash…' : 'Nothing is missing: the stash holds all of it.'}
+      {planning.working ? 'Looking through the stash…' : 'Nothing is missing: the stash holds all of it.'}
     </p>
   {:else}
-    <table class="mt-5 w-full border-collapse text-left" aria-busy={planning.searching}>
+    <table class="mt-5 w-full border-collapse text-left" aria-busy={planning.working}>
       <thead>
         <tr class="border-b-[1.5px] border-ink text-soft">
           <th scope="col" class="py-2 pr-4 font-normal">What</th>

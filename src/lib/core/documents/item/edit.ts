@@ -1,3 +1,4 @@
+import { comparedName } from './find';
 import type { Operation } from './operation';
 import type { Answer, HandStep, Item, Step, Stop, Thread } from './schema';
 
@@ -147,7 +148,7 @@ export function isAbout(answer: Answer, { code, stepId, about }: Answerable): bo
 /** Adds a thread, unless one of the same name and colour is there; gives the item and the thread’s id. */
 export function addThread(item: Item, thread: Thread): { item: Item; threadId: string } {
   const same = item.threads.find(
-    ({ name, colour }) => name.toLowerCase() === thread.name.toLowerCase() && colour === thread.colour
+    ({ name, colour }) => comparedName(name) === comparedName(thread.name) && colour === thread.colour
   );
   if (same) return { item, threadId: same.id };
   return { item: { ...item, threads: [...item.threads, thread] }, threadId: thread.id };

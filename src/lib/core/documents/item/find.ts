@@ -25,3 +25,13 @@ export function findThread(item: Item, threadId: string): Thread | undefined {
 export function stitchesOf(stop: Stop): number {
   return stop.phases.reduce((sum, phase) => sum + phase.stitches, 0);
 }
+
+/**
+ * A name as it is compared with others: threads, cloths and notions are the same thing however they are written.
+ *
+ * @example
+ * comparedName(' Signal  White ') // 'signal white'
+ */
+export function comparedName(name: string): string {
+  return name.trim().replace(/\s+/g, ' ').toLowerCase();
+}

@@ -12,7 +12,7 @@ export {
   type StopChange,
   takeBackAnswer
 } from './edit';
-export { findLine, findPiece, findStop, findThread, stitchesOf } from './find';
+export { comparedName, findLine, findPiece, findStop, findThread, stitchesOf } from './find';
 export {
   EdgeOnLine,
   Face,

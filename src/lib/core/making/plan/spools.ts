@@ -1,5 +1,6 @@
 import type { Item } from '$lib/core/documents/item';
 import type { Machine, Setup } from '$lib/core/documents/shop';
+import { comparedName } from '$lib/core/documents/item';
 
 /**
  * The item as it is stitched with the maker’s own spools: a thread takes the name and colour of the spool chosen for it,
@@ -46,6 +47,7 @@ export function withSpools(item: Item, { threads }: Pick<Setup, 'threads'>): Ite
  * threadsOn(machine, item) // ['white', null, 'pink']
  */
 export function threadsOn({ threaded = [] }: Machine, { threads }: Item): (string | null)[] {
-  const plain = (name: string): string => name.trim().toLowerCase();
-  return threaded.map((on) => (on && threads.find(({ name }) => plain(name) === plain(on.name))?.id) ?? null);
+  return threaded.map(
+    (on) => (on && threads.find(({ name }) => comparedName(name) === comparedName(on.name))?.id) ?? null
+  );
 }

@@ -202,7 +202,7 @@ function hoopingsOf(
   /** Copies of each line count on in the order in which they are begun, after those that are through. */
   function numbersOf(): number[][] {
     const next = new Map<string, number>();
-    const found2 = all.map((): number[] => []);
+    const numbers = all.map((): number[] => []);
     for (const at of inTime()) {
       const each = all[at];
       if (!each) continue;
@@ -211,10 +211,10 @@ function hoopingsOf(
         .filter(({ lineId, stage }) => lineId === each.lineId && stage === each.stage)
         .reduce((sum, { copies }) => sum + copies, 0);
       const from = next.get(key) ?? through;
-      found2[at] = Array.from({ length: each.copies }, (_, index) => from + index + 1);
+      numbers[at] = Array.from({ length: each.copies }, (_, index) => from + index + 1);
       next.set(key, from + each.copies);
     }
-    return found2;
+    return numbers;
   }
 }
 

@@ -10,6 +10,7 @@ import { type Demand, isZip, type PlanCutsInput, shrinkageOf, type Want } from '
 import { sameName } from '$lib/core/preparing/stash';
 import { bobbinColourName, planItemBobbins, USUAL } from '$lib/core/preparing/threads';
 import { bobbinUse } from '$lib/core/solvers/bobbins';
+import { comparedName } from '$lib/core/documents/item';
 
 /** A thread over the whole order. */
 export interface ThreadRow {
@@ -94,7 +95,7 @@ export function orderDemands(input: BatchInput, plan: BatchPlan, entries: readon
               : hooping.copies
             : 0;
         if (times === 0) continue;
-        const key = `${line.id}/${cut.pieceId}${inRing ? `/${hoop.id}` : ''}`;
+        const key = pieceKey(line.id, cut.pieceId, ...(inRing ? [hoop.id] : []));
         const before = found.get(key)?.count ?? 0;
         found.set(key, {
           ...cut,
@@ -170,7 +171,7 @@ export function orderThreads(
     for (const { stationId, heads } of hoopings)
       headsOf.set(stationId, Math.max(headsOf.get(stationId) ?? 1, heads.length));
     for (const { thread, upperMetres } of made.plan.threads) {
-      const key = plain(thread.name);
+      const key = comparedName(thread.name);
       const row = threads.get(key) ?? emptyRow(thread.name, thread.colour, stash);
       threads.set(key, { ...row, upper: row.upper + upperMetres * copies });
       onStations.set(key, new Set([...(onStations.get(key) ?? []), ...stations]));
@@ -183,7 +184,7 @@ export function orderThreads(
         copies;
       const name = bobbinColourName(colour, made.plan, own.bobbin);
       // Bobbins nobody has to match are not wound off a spool of the same name.
-      const key = colour === USUAL ? `usual ${plain(name)}` : plain(name);
+      const key = colour === USUAL ? `usual ${comparedName(name)}` : comparedName(name);
       const before = bobbins.get(key);
       bobbins.set(key, {
         name,
@@ -217,8 +218,6 @@ export function orderThreads(
   };
 }
 
-const plain = (name: string): string => name.trim().toLowerCase();
-
 function emptyRow(name: string, colour: string, stash: readonly StashEntry[]): ThreadRow {
   const own = stash.flatMap((entry) => (entry.what === 'thread' && sameName(entry.name, name) ? entry : []));
   const have =
@@ -229,4 +228,19 @@ function emptyRow(name: string, colour: string, stash: readonly StashEntry[]): T
           spools: own.reduce((sum, { spools }) => sum + spools, 0)
         };
   return { name, colour, upper: 0, bobbin: 0, atOnce: 0, have, lacks: 0, lacksSpools: 0 };
+}
+
+/** The key of a piece of a line among all that is cut; an id may hold any sign. */
+function pieceKey(...ids: string[]): string {
+  return ids.map(encodeURIComponent).join('/');
+}
+
+/**
+ * The line a piece is cut for, by its key.
+ *
+ * @example
+ * lineOfPiece('stall%2F1/front') // 'stall/1'
+ */
+export function lineOfPiece(key: string): string {
+  return decodeURIComponent(key.split('/')[0] ?? '');
 }

@@ -4,7 +4,7 @@ import type { StashEntry, ThreadEntry } from '$lib/core/documents/stash';
 import type { BatchPlan } from '$lib/core/ordering/day';
 import { isBought, type MaterialPlan, type PlannedCloth, shoppingList } from '$lib/core/preparing/cutting';
 import { sameName } from '$lib/core/preparing/stash';
-import type { LineWant } from './needs';
+import { lineOfPiece, type LineWant } from './needs';
 
 /** What a line costs, in the order’s currency. */
 export interface LineCost {
@@ -164,7 +164,7 @@ function clothCosts({ cuts, stash }: QuoteInput, rates: Rates, guessed: Set<stri
       for (const { strip } of planned.strips)
         for (const { pieces } of strip.columns)
           for (const { key, width, height } of pieces) {
-            const lineId = key.split('/')[0] ?? '';
+            const lineId = lineOfPiece(key);
             areas.set(lineId, (areas.get(lineId) ?? 0) + width * height);
             all += width * height;
           }

@@ -1,5 +1,5 @@
 import { formatLength, formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
-import { HARDWARE } from '$lib/core/documents/item';
+import { HARDWARE, comparedName } from '$lib/core/documents/item';
 import type { CutPiece } from '$lib/core/documents/plan';
 import type { CountedEntry, StashEntry, ThreadEntry } from '$lib/core/documents/stash';
 import { sameName } from '$lib/core/preparing/stash';
@@ -135,7 +135,7 @@ function threadRows(wants: readonly Want[], stash: readonly StashEntry[]): Shopp
   const needs = new Map<string, { name: string; colour: string; metres: number }>();
   for (const { plan, copies } of wants)
     for (const { thread, upperMetres } of plan.threads) {
-      const key = thread.name.trim().toLowerCase();
+      const key = comparedName(thread.name);
       const before = needs.get(key)?.metres ?? 0;
       needs.set(key, { name: thread.name, colour: thread.colour, metres: before + upperMetres * copies });
     }

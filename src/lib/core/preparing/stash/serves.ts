@@ -1,4 +1,4 @@
-import { type Material, type MaterialKind, STABILISERS } from '$lib/core/documents/item';
+import { type Material, type MaterialKind, STABILISERS, comparedName } from '$lib/core/documents/item';
 import type { ClothEntry } from '$lib/core/documents/stash';
 
 /** Materials nobody sees in the end: one of the kind is as good as another. */
@@ -22,6 +22,5 @@ export function serves(entry: Pick<ClothEntry, 'kind' | 'name'>, material: Mater
 
 /** Whether two names are the same but for capitals and blanks. */
 export function sameName(a: string, b: string): boolean {
-  const plain = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
-  return plain(a) === plain(b);
+  return comparedName(a) === comparedName(b);
 }

@@ -6,7 +6,8 @@ import {
   type Operation,
   type Step,
   type Stop,
-  type Thread
+  type Thread,
+  comparedName
 } from '$lib/core/documents/item';
 import { colourOf, type ReadRow, UNKNOWN_COLOUR } from '$lib/core/reading/papers';
 import type { Alignment } from './align';
@@ -301,7 +302,7 @@ class ThreadRack {
 
   take(name: string, colour = UNKNOWN_COLOUR): string {
     const shown = capitalised(name.trim());
-    const found = this.all.find((thread) => thread.name.toLowerCase() === shown.toLowerCase());
+    const found = this.all.find((thread) => comparedName(thread.name) === comparedName(shown));
     if (found) return found.id;
     const id = `thread-${this.all.length + 1}`;
     this.all.push({ id, name: shown.slice(0, 80), colour });

@@ -19,3 +19,4 @@ export {
   runsCsv
 } from './statistics';
 export { runTable, type RunTable } from './runTable';
+export { actualRibbonSteps, runSummary, type RunSummary } from './runSummary';

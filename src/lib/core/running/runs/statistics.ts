@@ -160,5 +160,6 @@ export function runsCsv(runs: readonly Run[]): string {
       faults: faults.filter(({ stepId }) => stepId === step.id).length
     }));
   });
-  return Papa.unparse(rows);
+  // A spreadsheet must not take a name for a formula.
+  return Papa.unparse(rows, { escapeFormulae: true });
 }

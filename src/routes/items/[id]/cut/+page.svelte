@@ -208,7 +208,7 @@
         {formatSize(planned.hoop.ring, planned.unit)} outside.
       </p>
     </aside>
-    <section aria-label="Cutting plan" aria-busy={planning.searching}>
+    <section aria-label="Cutting plan" aria-busy={planning.working}>
       <div class="flex min-h-11 flex-wrap items-baseline gap-x-4">
         <h2 class="text-2xl">Cutting plan</h2>
         <p>
@@ -217,7 +217,7 @@
             ? `; ${mat.job.done.length} ${mat.job.done.length === 1 ? 'strip is' : 'strips are'} cut already`
             : ''}
         </p>
-        {#if planning.searching}
+        {#if planning.working}
           <span class="no-print flex items-center gap-2 text-soft" role="status"
             ><LoaderCircle size={18} class="animate-spin" aria-hidden="true" />looking for a better one
             <button type="button" class="button button-quiet" onclick={() => planning.stop()}>Stop</button

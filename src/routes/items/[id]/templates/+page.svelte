@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { savePdf } from '../../../savePdf';
   import UndoBar from '../../../UndoBar.svelte';
   import { page } from '$app/state';
   import { forVariant } from '$lib/core/documents/item';
@@ -18,7 +19,6 @@
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import { sheetPdfInWorker, templatesPdfInWorker } from '$lib/workers';
   import { Download } from '@lucide/svelte';
-  import { toast } from 'svelte-sonner';
   import PageView from './PageView.svelte';
 
   const bench = live(() => page.params.id ?? '', itemOnBench);
@@ -60,16 +60,10 @@
     busy = what;
     const made =
       what === 'sheet'
-        ? await sheetPdfInWorker($state.snapshot(planned), paper)
-        : await templatesPdfInWorker($state.snapshot(pages), planned.itemName);
+        ? sheetPdfInWorker($state.snapshot(planned), paper)
+        : templatesPdfInWorker($state.snapshot(pages), planned.itemName);
+    await savePdf(fileName(`${planned.itemName} ${what}`, 'pdf'), made, 'Try fewer templates at once.');
     busy = '';
-    if (made.ok)
-      download(
-        fileName(`${planned.itemName} ${what}`, 'pdf'),
-        made.value as Uint8Array<ArrayBuffer>,
-        'application/pdf'
-      );
-    else toast.error('The PDF could not be written. Try fewer templates at once.');
   }
 
   const known = $derived(item ? stitchListOf(item) : []);

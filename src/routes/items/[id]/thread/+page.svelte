@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { savePdf } from '../../../savePdf';
   import { page } from '$app/state';
   import { editStop, type Item } from '$lib/core/documents/item';
   import { defaultSetup, type Setup, type Shop } from '$lib/core/documents/shop';
@@ -11,17 +12,17 @@
   import { carried } from '$lib/core/documents/changes';
   import { keepEdit } from '../../../undo';
   import UndoBar from '../../../UndoBar.svelte';
-  import { download, fileName } from '$lib/ui/files';
+  import { fileName } from '$lib/ui/files';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import BobbinBand from '$lib/ui/ribbon/BobbinBand.svelte';
-  import { ribbonSeconds, ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
+  import { ribbonSeconds } from '$lib/ui/ribbon/layout';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { needleSheetPdfInWorker, ThreadPlanning } from '$lib/workers';
   import { LoaderCircle } from '@lucide/svelte';
   import TabBar from '$lib/ui/TabBar.svelte';
   import { Tabs } from 'bits-ui';
   import { onDestroy } from 'svelte';
-  import { toast } from 'svelte-sonner';
   import BobbinPanel from './BobbinPanel.svelte';
   import NeedlesPanel from './NeedlesPanel.svelte';
   import OrderPanel from './OrderPanel.svelte';
@@ -105,14 +106,10 @@
   }
   async function print(): Promise<void> {
     if (!made) return;
-    const written = await needleSheetPdfInWorker($state.snapshot(made.needles), $state.snapshot(made.plan));
-    if (written.ok)
-      download(
-        fileName(`${made.plan.itemName} run sheet`, 'pdf'),
-        written.value as Uint8Array<ArrayBuffer>,
-        'application/pdf'
-      );
-    else toast.error('The PDF could not be written.');
+    await savePdf(
+      fileName(`${made.plan.itemName} run sheet`, 'pdf'),
+      needleSheetPdfInWorker($state.snapshot(made.needles), $state.snapshot(made.plan))
+    );
   }
 </script>
 

@@ -11,7 +11,7 @@
   import UndoBar from '../../../UndoBar.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
-  import { ribbonSteps } from '$lib/ui/ribbon/layout';
+  import { ribbonSteps } from '$lib/core/making/summary';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ThreadPlanning } from '$lib/workers';
   import { format } from 'date-fns';

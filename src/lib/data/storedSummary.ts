@@ -1,0 +1,13 @@
+import type { ItemSummary } from '$lib/core/making/summary';
+
+/** A summary as it is stored: what it was made from, and what came of it. */
+export interface StoredSummary {
+  id: string;
+  /** Changes when the item, its setup, the shop or this code does. */
+  stamp: string;
+  /** What a search looks in, in small letters: name, note, threads, materials. */
+  words: string;
+  summary: ItemSummary | null;
+  /** Why there is none, in words for the maker; the item stays in the list all the same. */
+  problem: string | null;
+}

@@ -1,0 +1,3 @@
+import { keepSummaries } from '$lib/data';
+
+keepSummaries();
