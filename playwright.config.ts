@@ -22,13 +22,16 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 20_000 },
   retries: 0,
-  workers: 1,
+  // Each test has a browser context of its own, so they need not wait for each other.
+  fullyParallel: true,
+  workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'UTC',
+    trace: 'retain-on-failure',
     launchOptions: BROWSER
   },
   webServer: {

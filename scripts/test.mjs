@@ -1,9 +1,10 @@
 /**
- * `npm test`: installs what the tests need, then formatting, lint, types, unit tests, build and browser tests.
- * Everything runs even when something fails; the last line counts tests and checks together.
+ * `npm test`: installs what the tests need, then formatting, lint, types, unit tests and the build side by side, and browser
+ * tests on that build. Everything runs even when something fails; the last line counts tests and checks together.
  */
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { build, installChromium, installPackages, root, run } from './lib.mjs';
+import { installChromium, installPackages, root, run } from './lib.mjs';
 
 installPackages();
 installChromium();
@@ -12,46 +13,76 @@ mkdirSync(`${root}test-results`);
 
 let passed = 0;
 let failed = 0;
+const began = Date.now();
 
-/** A check that passes or fails as a whole. */
-function check(name, command, args) {
-  console.log(`\n== ${name}`);
-  if (run(command, args) === 0) passed++;
-  else failed++;
+/** Runs a command to its end; what it says is kept together. */
+function finished(name, command, args) {
+  const from = Date.now();
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, FORCE_COLOR: '0' } });
+    let said = '';
+    child.stdout.on('data', (part) => (said += part));
+    child.stderr.on('data', (part) => (said += part));
+    child.on('close', (code) => {
+      console.log(`\n== ${name}, ${Math.round((Date.now() - from) / 1000)} s\n${said.trim()}`);
+      done(code ?? 1);
+    });
+  });
 }
 
-/** A suite that writes its own counts; one that ends badly without a failed test counts as one. */
-function suite(name, command, args, report, count) {
-  console.log(`\n== ${name}`);
-  const code = run(command, args);
+/** A check that passes or fails as a whole. */
+const check = (name, command, args) => async () => {
+  if ((await finished(name, command, args)) === 0) passed++;
+  else failed++;
+};
+
+/** Counts a suite that writes its own counts; one that ends badly without a failed test counts as one. */
+function counted(code, report, count) {
   const file = `${root}test-results/${report}`;
   const counts = existsSync(file) ? count(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
   passed += counts.passed;
   failed += counts.failed;
-  if (code !== 0 && counts.failed === 0) failed++;
-  if (code === 0 && counts.passed === 0) failed++;
+  if ((code !== 0 && counts.failed === 0) || (code === 0 && counts.passed === 0)) failed++;
+}
+
+/** Works through tasks, so many at a time. */
+async function sideBySide(tasks, lanes) {
+  const left = [...tasks];
+  const lane = async () => {
+    for (let task = left.shift(); task; task = left.shift()) await task();
+  };
+  await Promise.all(Array.from({ length: lanes }, lane));
 }
 
 run('npx', ['svelte-kit', 'sync']);
-check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-check('Types', 'npx', ['svelte-check', '--fail-on-warnings']);
-suite(
-  'Unit tests',
-  'npx',
-  ['mocha', '--reporter', 'scripts/mocha-reporter.mjs'],
-  'unit.json',
-  ({ stats }) => ({
-    passed: stats.passes,
-    failed: stats.failures
-  })
+let built = false;
+await sideBySide(
+  [
+    async () => {
+      built = (await finished('Build', 'npx', ['vite', 'build', '--logLevel', 'warn'])) === 0;
+      if (!built) failed++;
+    },
+    async () =>
+      counted(
+        await finished('Unit tests', 'npx', ['mocha', '--reporter', 'scripts/mocha-reporter.mjs']),
+        'unit.json',
+        ({ stats }) => ({ passed: stats.passes, failed: stats.failures })
+      ),
+    check('Types', 'npx', ['svelte-check', '--fail-on-warnings']),
+    check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
+    check('Unused', 'npx', ['knip', '--no-progress']),
+    check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
+  ],
+  2
 );
-console.log('\n== Build');
-build();
-suite('Browser tests', 'npx', ['playwright', 'test'], 'e2e.json', ({ stats }) => ({
-  passed: stats.expected,
-  failed: stats.unexpected + stats.flaky
-}));
+if (built) {
+  console.log('\n== Browser tests');
+  counted(run('npx', ['playwright', 'test']), 'e2e.json', ({ stats }) => ({
+    passed: stats.expected,
+    failed: stats.unexpected + stats.flaky
+  }));
+}
 
-console.log(`\n${passed} passed, ${failed} failed`);
+console.log(`\nIn ${Math.round((Date.now() - began) / 1000)} s`);
+console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,24 +1,18 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { formatMinutes } from '$lib/core/base/units';
-  import { defaultShop } from '$lib/core/documents/shop';
-  import { plan } from '$lib/core/making/plan';
   import { runningShort } from '$lib/core/preparing/stash';
-  import { assemble } from '$lib/core/reading/matching';
-  import { lessonWords, taughtBy } from '$lib/core/running/learning';
   import { foldRun, timesFrom } from '$lib/core/running/runs';
   import {
     bringInDemo,
     eventsOf,
-    getShop,
+    exampleRibbon,
+    lastRun,
     listStash,
     live,
     openRuns,
-    RECENT,
-    recentRuns,
     shelfRows,
-    summariesOf,
-    teaches
+    summariesOf
   } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
@@ -26,7 +20,6 @@
   import { format, isToday } from 'date-fns';
   import { toast } from 'svelte-sonner';
   import BackupPanel from './BackupPanel.svelte';
-  import { constructionOf } from '$lib/core/craft/constructions';
 
   const shelved = live(
     () => null,
@@ -52,16 +45,7 @@
       );
     }
   );
-  const last = live(
-    () => null,
-    async () => {
-      const runs = await recentRuns(RECENT);
-      const latest = runs[0];
-      const { hands } = await getShop();
-      const teaching = runs.filter(teaches);
-      return latest && { run: latest, lessons: taughtBy(teaching, latest.id, hands).slice(0, 3) };
-    }
-  );
+  const last = live(() => null, lastRun);
   const short = live(
     () => null,
     async () => runningShort(await listStash()).slice(0, 6)
@@ -79,18 +63,8 @@
     }
     return state.phase === 'paused' ? 'paused' : '';
   }
-  /** A plain tab, planned as any other item, to show an empty workroom what a ribbon says. */
-  const example = $derived.by(() => {
-    const made = constructionOf('snap-tab')?.patternOf({});
-    if (!made?.ok) return undefined;
-    const about = {
-      id: 'example',
-      name: 'Snap tab',
-      now: new Date(0).toISOString(),
-      construction: 'snap-tab'
-    };
-    return plan(assemble(made.pattern, { ...about, params: made.params }), undefined, defaultShop('example'));
-  });
+  /** A plain tab, to show an empty workroom what a ribbon says. */
+  const example = live(() => null, exampleRibbon);
 
   async function bringDemo(): Promise<void> {
     try {
@@ -117,12 +91,9 @@
       <a href="/items/new" class="button button-main">New item from a chart</a>
       <button type="button" class="button" onclick={bringDemo}>Look at the demo stall first</button>
     </div>
-    {#if example}
+    {#if example.value}
       <figure class="mt-12">
-        <Ribbon
-          steps={ribbonSteps(example.steps)}
-          label="A snap tab as a ribbon, {example.steps.length} steps"
-        />
+        <Ribbon steps={example.value} label="A snap tab as a ribbon, {example.value.length} steps" />
         <figcaption class="mt-2 text-soft">
           A snap tab, true to time: what the needle does stands on the line, what your hands do hangs below
           it.
@@ -204,8 +175,8 @@
   </section>
 
   <div class="mt-6 grid grid-cols-2 gap-8 max-[900px]:grid-cols-1">
-    {#if last.value?.run.finishedAt}
-      {@const { run, lessons } = last.value}
+    {#if last.value}
+      {@const run = last.value}
       <section aria-labelledby="taught">
         <h2 id="taught" class="text-xl">What the last run taught</h2>
         <p class="text-soft">
@@ -213,12 +184,11 @@
             run.startedAt,
             'd MMMM'
           )},
-          {formatMinutes((Date.parse(run.finishedAt ?? run.startedAt) - Date.parse(run.startedAt)) / 1000)} from
-          start to finish.
+          {formatMinutes((Date.parse(run.finishedAt) - Date.parse(run.startedAt)) / 1000)} from start to finish.
         </p>
         <ul>
-          {#each lessons as lesson (lesson.name)}<li class="border-b border-rule py-1">
-              {lessonWords(lesson)}
+          {#each run.lessons as lesson (lesson)}<li class="border-b border-rule py-1">
+              {lesson}
             </li>{:else}<li class="py-1">It went as predicted.</li>{/each}
         </ul>
       </section>

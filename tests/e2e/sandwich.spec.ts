@@ -63,7 +63,7 @@ test('a name is offered only where it can be stitched, and the sheet says how to
   await expect(panel).toContainText(
     'Leave this file after stop 5. Load “Bramble”, stitch it on FRONT, load this file again and go to stop 6.'
   );
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: /^Undo: / }).click();
   await expect(panel).not.toContainText('Bramble');
 
   // Felt hooped with nothing to lay on it: the whole of the work is open until it leaves the ring.

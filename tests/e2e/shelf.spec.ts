@@ -85,7 +85,7 @@ test('an item goes out as JSON and comes back; a broken or newer file changes no
   await expect(cards).toHaveCount(14);
   await page
     .getByLabel('Item file')
-    .setInputFiles(file('newer.json', text.replace('"version": 1', '"version": 4')));
+    .setInputFiles(file('newer.json', text.replace('"version": 2', '"version": 4')));
   await expect(page.getByRole('alert')).toContainText('newer Jolt Step: its field “version” says 4');
   await page
     .getByLabel('Item file')

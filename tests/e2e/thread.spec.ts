@@ -15,7 +15,7 @@ test('a topper stitched in an order that saves a change, with its bobbins on the
 
   await page.getByRole('button', { name: 'Stitch it in this order' }).click();
   await expect(page.getByText('2 threads put on, no jump: no order saves any of it.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('As the sheet stands: 3 threads put on, no jump.')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Stops nobody will see take the thread that is on' }).uncheck();
   await expect(page.getByText('3 threads put on, no jump: no order saves any of it.')).toBeVisible();

@@ -58,7 +58,7 @@ test('the shop: a machine and a hoop come, change and go; a wrong figure is refu
   await expect(page.getByLabel('Speed you set, spm').nth(1)).toHaveValue('600');
   await page.getByRole('button', { name: 'Remove New machine' }).click();
   await expect(page.getByLabel('Needles')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Needles')).toHaveCount(2);
   await page.getByLabel('Lay a piece').fill('44');
   await page.getByLabel('Lay a piece').blur();

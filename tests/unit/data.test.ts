@@ -22,6 +22,7 @@ import { plan } from '$lib/core/making/plan';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
 import { RUN_VERSION } from '$lib/core/documents/run';
+import { refreshLearned } from '$lib/data/learned';
 
 const tab = badgerTab();
 const shop = badgerShop();
@@ -32,6 +33,7 @@ const dump = async (): Promise<string> =>
 
 describe('what the browser keeps', () => {
   beforeEach(async () => {
+    if (!db.isOpen()) await db.open();
     await Promise.all(db.tables.map((table) => table.clear()));
   });
   after(() => db.delete());
@@ -147,12 +149,15 @@ describe('what the browser keeps', () => {
         at += 60_000;
         await appendEvent('run', { type: 'done', stepId: id }, at, 'one');
       }
+      await refreshLearned();
       expect((await getShop()).learned).to.equal(undefined);
       await appendEvent('run', { type: 'finish', stepId: null }, at, 'one');
+      await refreshLearned();
       expect((await getShop()).learned?.runIds).to.deep.equal(['run']);
       await changeShop(() => shop);
       expect((await db.shops.toArray())[0]).to.not.have.property('learned');
       await markRun('run', { leftOut: true });
+      await refreshLearned();
       expect((await getShop()).learned).to.equal(undefined);
     });
     it('that is finished with its last event', async () => {

@@ -115,8 +115,21 @@ describe('orders of the demo’s items, whatever is ordered', () => {
         const present = plan.presence.reduce((sum, { from, to }) => sum + to - from, 0);
         expect(present * people).to.be.at.least(hands - 1e-6);
       }),
-      { numRuns: 12 }
+      {
+        numRuns: 12,
+        // A mat is rinsed and not dried.
+        examples: [[{ lines: [{ id: 'signal-mat', count: 1 }], spoilage: 0, people: 1 }]]
+      }
     );
+  });
+
+  it('rinses what is rinsed though nothing has to dry, for several mats once', () => {
+    const order = orderOf([newLine('signal-mat', 'signal-mat', 2)], { ...day, spoilage: 0, people: 1 });
+    const plan = planBatch({ order, items, shop }, { rounds: 40 });
+    const wash = plan.tasks.filter(({ kind }) => kind === 'wash');
+    // One rinse of 180 s for both; pressing 45 s and snipping 16 s for each.
+    expect(wash.reduce((sum, { from, to }) => sum + to - from, 0)).to.be.closeTo(180 + 2 * (45 + 16), 1e-6);
+    expect(plan.finish).to.equal(Math.max(...wash.map(({ to }) => to)));
   });
 
   it('is the same plan for the same order', () => {

@@ -104,10 +104,10 @@ describe('the table of operations', () => {
   it('asks for every argument a fresh operation has, or says that it does not', () => {
     const tab = badgerTab();
     for (const kind of OPERATION_KINDS) {
-      const op = newOperation(kind, tab);
-      const { do: _, ...args } = op ?? { do: kind };
       const { fields } = traitsOf(kind);
-      for (const name of Object.keys(args)) expect(fields, kind).to.have.property(name);
+      const op = newOperation(kind, tab) ?? {};
+      for (const name of Object.keys(op).filter((key) => key !== 'do'))
+        expect(fields, kind).to.have.property(name);
     }
   });
   it('finds whatever an operation refers to, at any depth', () => {

@@ -139,9 +139,9 @@ describe('orders: the copies in one hoop', () => {
   });
 
   it('take as much needle as so many single copies, less the starts and halts they share', () => {
-    if (!left || !hoop) return;
+    if (!left || !hoop) throw new Error('nothing to look at');
     const [stage] = context.stagesOf(left, hoop);
-    if (!stage) return;
+    if (!stage) throw new Error('nothing to look at');
     const sum = (count: number): number =>
       context
         .stepsOf(stage, { total: count, heads: 1 }, left, hoop)
@@ -150,9 +150,9 @@ describe('orders: the copies in one hoop', () => {
   });
 
   it('are set up once and hooped once, laid and cut out one by one', () => {
-    if (!left || !hoop) return;
+    if (!left || !hoop) throw new Error('nothing to look at');
     const [stage] = context.stagesOf(left, hoop);
-    if (!stage) return;
+    if (!stage) throw new Error('nothing to look at');
     const steps = context.stepsOf(stage, { total: 3, heads: 1 }, left, hoop).map(({ step }) => step);
     const times = (op: string): number =>
       steps.filter((step) => step.op?.do === op).reduce((sum, { parts }) => sum + (parts[0]?.times ?? 0), 0);
@@ -185,7 +185,7 @@ describe('orders: the copies in one hoop', () => {
       undefined,
       shop
     );
-    if (!left || !hoop) return;
+    if (!left || !hoop) throw new Error('nothing to look at');
     const stages = border.stagesOf(left, hoop);
     expect(stages.map(({ hoopingIds }) => hoopingIds)).to.deep.equal([['hooping-1'], ['hooping-2']]);
     expect(stages[0]?.steps.at(-1)?.step.op?.do).to.equal('cut-out');

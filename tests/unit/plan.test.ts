@@ -1,6 +1,5 @@
 import { formatSize } from '$lib/core/base/units';
 import { hoopAfter, newOperation, OPERATION_KINDS, wordingOf } from '$lib/core/craft/operations';
-import type { OperationKind } from '$lib/core/documents/item';
 import { HOOP_AT_START, Plan, type PlanStep } from '$lib/core/documents/plan';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { plan } from '$lib/core/making/plan';

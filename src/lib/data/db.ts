@@ -6,7 +6,7 @@ import type { RunEvent, RunHead } from '$lib/core/documents/run';
 import type { Setup, Shop } from '$lib/core/documents/shop';
 import type { StashEntry } from '$lib/core/documents/stash';
 import type { RunSummary } from '$lib/core/running/runs';
-import type { StoredSummary } from './storedSummary';
+import type { Computed, StoredSummary } from './storedSummary';
 
 /** A small fact about this browser, as that the demo has been brought in. */
 export interface Meta {
@@ -41,6 +41,8 @@ class JoltStepDatabase extends Dexie {
   /** What lists show of items and runs; made anew from them whenever they change. */
   itemSummaries!: EntityTable<StoredSummary, 'id'>;
   runSummaries!: EntityTable<RunSummary, 'id'>;
+  /** What a worker computed for all pages, as what the runs taught. */
+  computed!: EntityTable<Computed, 'key'>;
 
   constructor(name = 'jolt-step') {
     // What was stored is on the disk before the screen moves, so that a power cut loses nothing either.
@@ -77,7 +79,7 @@ function orderTable(db: Dexie): void {
 }
 
 function summaryTables(db: Dexie): void {
-  db.version(5).stores({ itemSummaries: 'id, stamp, words', runSummaries: 'id, startedAt' });
+  db.version(5).stores({ itemSummaries: 'id, stamp, words', runSummaries: 'id, startedAt', computed: 'key' });
 }
 
 export const db = new JoltStepDatabase();

@@ -1,6 +1,6 @@
 import { isSame, merge } from '$lib/core/documents/changes';
 import type { CutJob } from '$lib/core/documents/cutJob';
-import { readRow, type RowKind, type RowOf } from '$lib/core/documents/files';
+import { readRow, type RowOf } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
 import type { Order } from '$lib/core/documents/order';
 import { defaultSetup, defaultShop, type Setup, type Shop } from '$lib/core/documents/shop';
@@ -224,7 +224,12 @@ export function putAway(kind: 'item' | 'order', id: string, away: boolean, words
       await table.put({ ...row, putAwayAt });
       return [];
     }
-    const change = <T extends object>(document: T | null): T | null => document && { ...document, putAwayAt };
+    const change = <T extends { putAwayAt?: string | undefined }>(document: T | null): T | null => {
+      if (!document) return null;
+      const next = { ...document, putAwayAt };
+      if (!away) delete next.putAwayAt;
+      return next;
+    };
     return [
       kind === 'item'
         ? await changeOne('item', id, change, false)

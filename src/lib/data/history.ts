@@ -24,7 +24,7 @@ export interface HistoryView {
 const DEPTH = 200;
 
 /** The edits made in this tab, whatever they changed: one history for every screen. */
-export class EditHistory {
+class EditHistory {
   #past: Edit[] = [];
   #future: Edit[] = [];
   readonly #readers = new Set<(view: HistoryView) => void>();

@@ -39,15 +39,22 @@ export {
   openRuns,
   photosOf,
   prepareRun,
-  recentRuns,
   removePhoto,
   runDocument,
   runDocuments
 } from './runs';
 export { bringInDemo, serverOffersDemo } from './server';
-export { getShop, RECENT, teaches } from './shop';
+export { getShop } from './shop';
 export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.svelte';
 export { importStash, listStash, stashDocument } from './stash';
-export { keepSummaries, loggedRuns, searchShelf, shelfRows, summariesOf } from './summaries';
+export {
+  exampleRibbon,
+  keepSummaries,
+  lastRun,
+  loggedRuns,
+  searchShelf,
+  shelfRows,
+  summariesOf
+} from './summaries';
 export { keepVoice, type Voice, voiceKept } from './voice';
 export { cuttingMat, itemOnBench, keepShoppingWants, shoppingMat, threadTable } from './workbench';

@@ -5,7 +5,7 @@ import { db, type Photo } from './db';
 import { readable, readOne } from './rows';
 
 /** Runs, the latest first. */
-export async function listRuns(): Promise<RunHead[]> {
+async function listRuns(): Promise<RunHead[]> {
   return readable('run', await db.runs.orderBy('startedAt').reverse().toArray());
 }
 

@@ -1,4 +1,5 @@
-import type { ItemSummary } from '$lib/core/making/summary';
+import type { Learned } from '$lib/core/documents/shop';
+import type { ItemSummary, RibbonStep } from '$lib/core/making/summary';
 
 /** A summary as it is stored: what it was made from, and what came of it. */
 export interface StoredSummary {
@@ -11,3 +12,18 @@ export interface StoredSummary {
   /** Why there is none, in words for the maker; the item stays in the list all the same. */
   problem: string | null;
 }
+
+/** The last run that is over, and what it taught, in words. */
+export interface LastRun {
+  id: string;
+  itemName: string;
+  startedAt: string;
+  finishedAt: string;
+  lessons: string[];
+}
+
+/** What is computed once for all pages; `stamp` changes when what it is made from does. */
+export type Computed =
+  | { key: 'learned'; stamp: string; value: Learned }
+  | { key: 'last-run'; stamp: string; value: LastRun | null }
+  | { key: 'example'; stamp: string; value: RibbonStep[] };

@@ -1,13 +1,15 @@
 import { readRow } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
-import { itemSummary } from '$lib/core/making/summary';
+import { itemSummary, type RibbonStep } from '$lib/core/making/summary';
 import { runSummary, type RunSummary } from '$lib/core/running/runs';
 import { liveQuery } from 'dexie';
 import { db } from './db';
+import { refreshExample } from './example';
 import { listSetups } from './items';
-import { runDocument } from './runs';
+import { refreshLearned } from './learned';
+import { MARKED, runDocument } from './runs';
 import { getShop } from './shop';
-import type { StoredSummary } from './storedSummary';
+import type { LastRun, StoredSummary } from './storedSummary';
 
 /** Raised when a summary holds something else, so that all are made anew. */
 const SUMMARY_VERSION = 1;
@@ -39,6 +41,18 @@ export function summariesOf(ids: readonly string[]): Promise<(StoredSummary | un
   return db.itemSummaries.bulkGet([...ids]);
 }
 
+/** The last run that is over with what it taught; undefined until that is computed. */
+export async function lastRun(): Promise<LastRun | null | undefined> {
+  const found = await db.computed.get('last-run');
+  return found?.key === 'last-run' ? found.value : undefined;
+}
+
+/** The ribbon that shows an empty workroom what a ribbon says. */
+export async function exampleRibbon(): Promise<RibbonStep[] | undefined> {
+  const found = await db.computed.get('example');
+  return found?.key === 'example' ? found.value : undefined;
+}
+
 /** How many runs are over, and summaries of the latest of them. */
 export async function loggedRuns(most: number): Promise<{ count: number; runs: RunSummary[] }> {
   const [count, runs] = await Promise.all([
@@ -64,13 +78,19 @@ export function keepSummaries(): () => void {
     while (again) {
       again = false;
       await navigator.locks.request('jolt-step-summaries', async () => {
+        await refreshLearned();
         await refreshItems();
         await refreshRuns();
       });
     }
     working = false;
   };
-  const watching = liveQuery(async () => [await itemStamps(), await unsummarised()]).subscribe({
+  void refreshExample();
+  const watching = liveQuery(async () => [
+    await itemStamps(),
+    await unsummarised(),
+    await db.meta.get(MARKED)
+  ]).subscribe({
     next: () => void refresh(),
     error: (problem: unknown) => console.error('Summaries could not be made.', problem)
   });

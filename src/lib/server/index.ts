@@ -1,5 +1,5 @@
 export { readBody, readBytes, refuse } from './answers';
 export { demoPack } from './demo';
+export { allowedHosts, guard } from './guard';
 export { createMachine, findMachine, listMachines, removeMachine, type Watcher } from './machines';
 export { readAs } from './validate';
-export { allowedHosts, guard } from './guard';

@@ -16,27 +16,13 @@
   import BackupPanel from '../BackupPanel.svelte';
   import UndoBar from '../UndoBar.svelte';
   import { keepEdit } from '../undo';
+  import { FIELDS } from './fields';
   import MachineRow from './MachineRow.svelte';
 
   const stored = live(() => null, getShop);
   const shop = $derived(stored.value);
   const kept = live(() => stored.value, isKept);
   let problem = $state('');
-
-  /** What the fields of the shop are called on this page. */
-  const FIELDS: Record<string, string> = {
-    name: 'The name',
-    needles: 'The number of needles',
-    setSpm: 'The speed you set',
-    maxSpm: 'The highest speed',
-    paceSpm: 'What it really averages',
-    capSpm: 'The speed limit',
-    width: 'The width',
-    height: 'The height',
-    hands: 'The hand time',
-    cutAccuracy: 'How far your cuts stray',
-    fileEnding: 'The ending of its files'
-  };
 
   /** Stores a change of the shop when it stays whole; a wrong answer is said and nothing changes. */
   async function keep(change: (shop: Shop) => Shop, said?: string): Promise<void> {

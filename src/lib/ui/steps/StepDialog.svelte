@@ -57,9 +57,8 @@
   function save(): void {
     const text = note.trim();
     if (task?.kind === 'add' && added) {
-      const op = added;
-      const id = freshId();
-      onedit((before) => addHandStep(before, task.afterId, id, op, text), id);
+      const [op, id, { afterId }] = [added, freshId(), task];
+      onedit((before) => addHandStep(before, afterId, id, op, text), id);
     } else if (task?.kind === 'edit' && draft && opened) {
       const [before, after] = [opened, editStep(draft, task.stepId, { note: text })];
       // Only what the form changed goes to the item as it stands now.

@@ -192,15 +192,15 @@
           {trace}
           {stack}
           {shop}
-          {setup}
           {onsetup}
           {onvariant}
           whole={item}
           {freshId}
           onchange={() => selected.itemStepId && (task = { kind: 'edit', stepId: selected.itemStepId })}
-          onmove={(by) =>
-            selected.itemStepId &&
-            edit((before) => moveStep(before, selected.itemStepId ?? '', by), selected.id)}
+          onmove={(by) => {
+            const { itemStepId, id } = selected;
+            if (itemStepId) edit((before) => moveStep(before, itemStepId, by), id);
+          }}
           onremove={() => selected.itemStepId && remove(selected.itemStepId)}
         />
         <div bind:this={findings}>

@@ -22,7 +22,6 @@
     /** The hoop after this step; none before the first step of the item. */
     stack: StackStep | undefined;
     shop: Shop;
-    setup: Setup;
     /** The item with all its variants; `item` is the one that is planned. */
     whole: Item;
     freshId: () => string;
@@ -39,7 +38,6 @@
     trace,
     stack,
     shop,
-    setup,
     whole,
     freshId,
     onsetup,

@@ -34,12 +34,13 @@ export interface Found {
   advice: string;
 }
 
+/** Every code, in the order of the table. */
+export const FINDING_CODES = Object.keys(SAYINGS) as FindingCode[];
+
 /** How grave what a code says is. */
 export function severityOf(code: FindingCode): Severity {
   return SAYINGS[code].severity;
 }
-
-export const FINDING_CODES = Object.keys(SAYINGS) as FindingCode[];
 
 /**
  * Something found, said in its words.

@@ -1,5 +1,4 @@
 export {
-  FINDING_CODES,
   found,
   isGraver,
   sentenceOf,

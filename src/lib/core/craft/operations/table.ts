@@ -1,4 +1,5 @@
 import type { Operation, OperationKind } from '$lib/core/documents/item';
+import { assemblingTraits } from './assembling';
 import { machineTraits } from './atTheMachine';
 import { cuttingTraits } from './cutting';
 import { finishingTraits } from './finishing';
@@ -12,7 +13,8 @@ const TABLE = {
   ...layingTraits,
   ...cuttingTraits,
   ...machineTraits,
-  ...finishingTraits
+  ...finishingTraits,
+  ...assemblingTraits
 } satisfies TraitsOf<OperationKind>;
 
 /** Every kind of operation, in the order of the work. */

@@ -1,1 +1,1 @@
-export { carried, isSame, merge, type Merged } from './merge';
+export { carried, isSame, merge } from './merge';

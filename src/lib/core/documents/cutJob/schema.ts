@@ -5,7 +5,7 @@ import { Strip } from './strip';
 
 /** Versions of a cut job. */
 export const CUT_JOB_HISTORY: VersionHistory = { kind: 'cut job', lifts: [] };
-export const CUT_JOB_VERSION = versionOf(CUT_JOB_HISTORY);
+const CUT_JOB_VERSION = versionOf(CUT_JOB_HISTORY);
 
 const Id = z.string().min(1).max(300);
 

@@ -3,7 +3,6 @@ export {
   addThread,
   answerFinding,
   isAbout,
-  type Answerable,
   editStep,
   editStop,
   moveStep,
@@ -29,20 +28,15 @@ export {
   CountSource,
   HandStep,
   Hooping,
-  isStabiliserKind,
   Item,
   ITEM_HISTORY,
   ITEM_VERSION,
   Line,
-  Material,
-  MATERIAL_KINDS,
-  MaterialKind,
   Phase,
   Piece,
   PIECE_USES,
   PieceUse,
   Remark,
-  STABILISERS,
   Step,
   Stitched,
   Stop,
@@ -51,4 +45,4 @@ export {
   Variant
 } from './schema';
 export { forVariant, variantOf } from './variant';
-export { LIMITS } from './limits';
+export { isStabiliserKind, Material, MATERIAL_KINDS, MaterialKind, STABILISERS } from './material';

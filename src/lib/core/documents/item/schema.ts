@@ -4,6 +4,7 @@ import { Path, SHAPES } from '$lib/core/base/geometry';
 import { Operation } from './operation';
 import { LIMITS } from './limits';
 import { withCodes } from './lifts';
+import { HexColour, Material } from './material';
 import { Role } from './roles';
 
 /** Versions of an item: answers and remarks got codes. */
@@ -12,7 +13,6 @@ export const ITEM_VERSION = versionOf(ITEM_HISTORY);
 
 const Id = z.string().min(1).max(120);
 const Mm = z.number().min(0).max(5000);
-const HexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'a colour is written #rrggbb');
 
 /** A thread of the item: what it looks like and what the maker calls it. */
 export const Thread = z.object({ id: Id, name: z.string().min(1).max(80), colour: HexColour });
@@ -152,48 +152,6 @@ export const Line = z.object({
   gaps: Gaps
 });
 export type Line = z.infer<typeof Line>;
-
-export const MATERIAL_KINDS = [
-  'woven',
-  'knit',
-  'felt',
-  'vinyl',
-  'canvas',
-  'towelling',
-  'fleece',
-  'stretch-mesh',
-  'batting',
-  'tear-away',
-  'cutaway',
-  'soft-mesh',
-  'wash-away-mesh',
-  'wash-away-film',
-  'sticky-wash-away',
-  'fusible',
-  'heat-adhesive',
-  'zip',
-  'metal-zip'
-] as const;
-export const MaterialKind = z.enum(MATERIAL_KINDS);
-export type MaterialKind = z.infer<typeof MaterialKind>;
-
-/** Kinds that carry stitches and go again, or stay out of sight. */
-export const STABILISERS = [
-  'tear-away',
-  'cutaway',
-  'soft-mesh',
-  'wash-away-mesh',
-  'wash-away-film',
-  'sticky-wash-away'
-] as const satisfies readonly MaterialKind[];
-
-/** Whether a kind is a stabiliser. */
-export function isStabiliserKind(kind: MaterialKind): boolean {
-  return STABILISERS.some((each) => each === kind);
-}
-
-export const Material = z.object({ kind: MaterialKind, name: z.string().min(1).max(80), colour: HexColour });
-export type Material = z.infer<typeof Material>;
 
 /** What a piece is for; its cutting margin follows from that. */
 export const PIECE_USES = [

@@ -1,6 +1,5 @@
 import { found } from '$lib/core/craft/findings';
 import { offsetPath, type Path, type Point } from '$lib/core/base/geometry';
-import { formatLength } from '$lib/core/base/units';
 import { findLine, findPiece, type Item, type Line } from '$lib/core/documents/item';
 import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
 import { type Check, type CheckContext, type Finding, handed } from './finding';

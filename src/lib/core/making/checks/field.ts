@@ -1,6 +1,5 @@
 import { found } from '$lib/core/craft/findings';
 import { extents } from '$lib/core/base/geometry';
-import { formatSize } from '$lib/core/base/units';
 import { type Check, type Finding, runsOf } from './finding';
 
 /** Stops that reach outside the stitch field of the hoop. */

@@ -1,5 +1,4 @@
 import { found } from '$lib/core/craft/findings';
-import { formatLength } from '$lib/core/base/units';
 import { findLine } from '$lib/core/documents/item';
 import { gapsOf, LEAST_OPENING_MM, rightSides } from '$lib/core/making/stack';
 import { type Check, type CheckContext, type Finding, handed, runsOf } from './finding';

@@ -1,6 +1,5 @@
 import { found } from '$lib/core/craft/findings';
 import { extents } from '$lib/core/base/geometry';
-import { formatSize } from '$lib/core/base/units';
 import { type Check, type Finding, handed } from './finding';
 
 /** Hooped material that the ring does not catch on all four edges: it puckers. */

@@ -26,10 +26,11 @@ export function scheduleJobOf(
   };
 }
 
-/** What is rinsed, soaked and dried in the same way goes together. */
+/** What is rinsed, soaked and dried in the same way goes together, also where nothing waits in between. */
 function washName(on: readonly (JobTimes | null)[]): string | null {
   const wash = on.find((times) => times !== null)?.wash ?? [];
-  const shared = wash.flatMap(({ what, kind }) => (kind === 'wait' ? what : []));
+  const waits = wash.flatMap(({ what, kind }) => (kind === 'wait' ? what : []));
+  const shared = waits.length > 0 ? waits : wash.flatMap(({ what, once }) => (once ? what : []));
   return shared.length > 0 ? shared.join() : null;
 }
 

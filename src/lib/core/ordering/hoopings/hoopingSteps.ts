@@ -1,5 +1,4 @@
 import { isKindOf } from '$lib/core/craft/operations';
-import type { OperationKind } from '$lib/core/documents/item';
 import type { PlanStep } from '$lib/core/documents/plan';
 import type { Way } from '$lib/core/documents/run';
 import { threadsOn } from '$lib/core/making/plan';

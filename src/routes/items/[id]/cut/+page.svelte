@@ -80,11 +80,9 @@
   const ownPiece = $derived(owner?.pieces.find(({ id }) => id === owning?.pieceId));
 
   const keep = (change: (job: CutJob) => Partial<CutJob>, said?: string): void => {
-    if (mat)
-      void keepEdit(
-        changeCutJob(mat.job, (now) => ({ ...now, ...change(now) })),
-        said
-      );
+    if (!mat) return;
+    const edit = changeCutJob(mat.job, (now) => ({ ...now, ...change(now) }));
+    void keepEdit(edit, said);
   };
   function setCopies(itemId: string, copies: number): void {
     if (!mat) return;

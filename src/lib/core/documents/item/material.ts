@@ -1,0 +1,45 @@
+import { z } from 'zod';
+
+export const HexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'a colour is written #rrggbb');
+
+export const MATERIAL_KINDS = [
+  'woven',
+  'knit',
+  'felt',
+  'vinyl',
+  'canvas',
+  'towelling',
+  'fleece',
+  'stretch-mesh',
+  'batting',
+  'tear-away',
+  'cutaway',
+  'soft-mesh',
+  'wash-away-mesh',
+  'wash-away-film',
+  'sticky-wash-away',
+  'fusible',
+  'heat-adhesive',
+  'zip',
+  'metal-zip'
+] as const;
+export const MaterialKind = z.enum(MATERIAL_KINDS);
+export type MaterialKind = z.infer<typeof MaterialKind>;
+
+/** Kinds that carry stitches and go again, or stay out of sight. */
+export const STABILISERS = [
+  'tear-away',
+  'cutaway',
+  'soft-mesh',
+  'wash-away-mesh',
+  'wash-away-film',
+  'sticky-wash-away'
+] as const satisfies readonly MaterialKind[];
+
+/** Whether a kind is a stabiliser. */
+export function isStabiliserKind(kind: MaterialKind): boolean {
+  return STABILISERS.some((each) => each === kind);
+}
+
+export const Material = z.object({ kind: MaterialKind, name: z.string().min(1).max(80), colour: HexColour });
+export type Material = z.infer<typeof Material>;

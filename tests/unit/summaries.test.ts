@@ -1,0 +1,136 @@
+import 'fake-indexeddb/auto';
+import { defaultSetup } from '$lib/core/documents/shop';
+import { review } from '$lib/core/making/checks';
+import { itemSummary } from '$lib/core/making/summary';
+import { compareRun, runSummary } from '$lib/core/running/runs';
+import { db } from '$lib/data/db';
+import { changeItem, changeSetup, changeShop, putAway } from '$lib/data/edits';
+import { refreshExample } from '$lib/data/example';
+import { addItem } from '$lib/data/items';
+import { refreshLearned } from '$lib/data/learned';
+import { markRun, openRuns } from '$lib/data/runs';
+import {
+  exampleRibbon,
+  lastRun,
+  loggedRuns,
+  refreshItems,
+  refreshRuns,
+  searchShelf,
+  shelfRows,
+  summariesOf
+} from '$lib/data/summaries';
+import { expect } from 'chai';
+import { badgerShop, badgerTab, makeItem } from './support/badger';
+import { demoRun } from './support/demo';
+
+const tab = badgerTab();
+const shop = badgerShop();
+const setup = defaultSetup(tab, shop);
+
+describe('a summary of an item', () => {
+  it('holds what its plan and checks say', () => {
+    const { plan, checked } = review(tab, setup, shop);
+    const summary = itemSummary(tab, setup, shop);
+    expect(summary).to.include({ stitches: plan.stitches, needle: plan.totals.needle.value, toLookAt: 0 });
+    expect(summary.ribbon.map(({ id }) => id)).to.deep.equal(plan.steps.map(({ id }) => id));
+    expect(checked.open).to.deep.equal([]);
+  });
+});
+
+describe('summaries in the browser', () => {
+  beforeEach(async () => {
+    await db.delete();
+    await db.open();
+    await changeShop(() => shop, null);
+    await addItem(tab, setup);
+  });
+  after(() => db.delete());
+  const summary = async (id: string): Promise<string> => {
+    const [found] = await summariesOf([id]);
+    return found?.problem ?? String(found?.summary?.hoop);
+  };
+  const stamps = async (): Promise<string[]> =>
+    (await db.itemSummaries.orderBy('id').toArray()).map(({ stamp }) => stamp);
+
+  it('are made once, and anew when the item, its setup or the shop changes', async () => {
+    await refreshItems();
+    const first = await stamps();
+    await refreshItems();
+    expect(await stamps()).to.deep.equal(first);
+    await changeSetup(tab.id, (now) => ({ ...now, hoopId: 'hoop-130' }));
+    await refreshItems();
+    const second = await stamps();
+    expect(second).to.not.deep.equal(first);
+    expect(await summary(tab.id)).to.equal('Long hoop');
+    await changeShop((now) => ({ ...now, unit: 'in' }));
+    await refreshItems();
+    expect(await stamps()).to.not.deep.equal(second);
+    await changeItem(tab.id, (item) => ({ ...item, name: 'Stationmaster' }));
+    await refreshItems();
+    expect([...(await searchShelf('STATION'))]).to.deep.equal([tab.id]);
+    expect([...(await searchShelf('badger'))]).to.deep.equal([]);
+  });
+  it('list every item by its name, the last worked on first, without reading one', async () => {
+    await addItem(
+      { ...makeItem('patch'), id: 'lamp', name: 'Lamp patch', updatedAt: '2027-01-01T00:00:00.000Z' },
+      {
+        ...setup,
+        itemId: 'lamp'
+      }
+    );
+    await putAway('item', tab.id, true, 'putting away');
+    expect(await shelfRows()).to.deep.equal([
+      { id: 'lamp', name: 'Lamp patch', away: false },
+      { id: tab.id, name: tab.name, away: true }
+    ]);
+  });
+  it('say what is wrong with one item, and go on with the others; those of items that are gone go too', async () => {
+    await db.items.put({ ...tab, id: 'far', name: 'Far tab', pieces: 'none' } as never);
+    await db.items.put({ ...tab, id: 'bare', name: 'No variant', variants: [] } as never);
+    await refreshItems();
+    expect(await summary('far')).to.match(/field “pieces” of this item/);
+    expect(await summary('bare')).to.match(/field “variants” of this item/);
+    expect(await summary(tab.id)).to.equal('Small hoop');
+    await db.items.delete('far');
+    await refreshItems();
+    expect(await summariesOf(['far'])).to.deep.equal([undefined]);
+  });
+  it('hold of a run what the log lists, and whether it teaches', async () => {
+    const run = demoRun('run-1');
+    const { events, ...head } = run;
+    await db.runs.bulkAdd([head, { ...head, id: 'on', finishedAt: null }]);
+    await db.events.bulkAdd(events);
+    expect(runSummary({ ...run, finishedAt: null })).to.equal(null);
+    await refreshRuns();
+    const { count, runs } = await loggedRuns(10);
+    expect(count).to.equal(1);
+    expect(runs[0]).to.deep.include({
+      id: run.id,
+      leftOut: false,
+      actual: compareRun(run.plan, events).actual
+    });
+    expect((await openRuns()).map(({ id }) => id)).to.deep.equal(['on']);
+    await markRun(run.id, { leftOut: true });
+    expect((await loggedRuns(10)).runs[0]?.leftOut).to.equal(true);
+    await db.runs.delete(run.id);
+    await refreshRuns();
+    expect((await loggedRuns(10)).runs).to.deep.equal([]);
+  });
+  it('tell of the last run what it taught, and draw an example for who has nothing yet', async () => {
+    expect(await lastRun()).to.equal(undefined);
+    await refreshLearned();
+    expect(await lastRun()).to.equal(null);
+    for (const name of ['run-1', 'run-2', 'run-3'])
+      await (async () => {
+        const { events, ...head } = demoRun(name);
+        await db.runs.add(head);
+        await db.events.bulkAdd(events);
+      })();
+    await refreshLearned();
+    expect((await lastRun())?.id).to.match(/^run-/);
+    expect((await lastRun())?.lessons.join()).to.match(/reckoned \d+ % (longer|shorter) now/);
+    expect(await exampleRibbon()).to.equal(undefined);
+    await refreshExample();
+    expect((await exampleRibbon())?.filter(({ kind }) => kind === 'needle').length).to.be.above(4);
+  });
+});
