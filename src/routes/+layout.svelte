@@ -10,10 +10,17 @@
   import { onMount, type Snippet } from 'svelte';
 
   let { children }: { children: Snippet } = $props();
-  const items = live(() => null, shelfRows);
+  let finding = $state(false);
+  /** What the palette can go to, read when it opens. */
+  const items = live(
+    () => finding,
+    async (wanted) => (wanted ? shelfRows() : [])
+  );
   const atMachine = $derived(page.url.pathname.startsWith('/run/'));
 
-  onMount(followSummaries);
+  // An empty workroom has nothing to summarise.
+  const empty = live(() => null, isEmpty);
+  $effect(() => (empty.value === false ? followSummaries() : undefined));
   onMount(async () => {
     // A server started for showing fills an empty browser once; what is there is never touched.
     if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;
@@ -46,6 +53,6 @@
       {@render children()}
     </main>
   </div>
-  <Palette items={items.value ?? []} />
+  <Palette items={items.value ?? []} bind:open={finding} />
 {/if}
 <Toaster position="bottom-right" />

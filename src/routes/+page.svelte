@@ -1,21 +1,19 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { formatMinutes } from '$lib/core/base/units';
-  import { runningShort } from '$lib/core/preparing/stash';
   import { foldRun, timesFrom } from '$lib/core/running/runs';
   import {
     bringInDemo,
     eventsOf,
-    exampleRibbon,
     lastRun,
-    listStash,
     live,
     openRuns,
     shelfRows,
+    shortInStash,
     summariesOf
   } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
-  import { ribbonSteps } from '$lib/core/making/summary';
+  import { type RibbonStep, ribbonSteps } from '$lib/core/making/summary';
   import Times from '$lib/ui/Times.svelte';
   import { format, isToday } from 'date-fns';
   import { toast } from 'svelte-sonner';
@@ -48,7 +46,7 @@
   const last = live(() => null, lastRun);
   const short = live(
     () => null,
-    async () => runningShort(await listStash()).slice(0, 6)
+    () => shortInStash(6)
   );
   /** What stands still, and until when: a wait, or a hooping set aside. */
   function standing({ state, step }: NonNullable<typeof open.value>[number]): string {
@@ -64,7 +62,13 @@
     return state.phase === 'paused' ? 'paused' : '';
   }
   /** A plain tab, to show an empty workroom what a ribbon says. */
-  const example = live(() => null, exampleRibbon);
+  let example = $state.raw<RibbonStep[]>();
+  $effect(() => {
+    if (shelved.value?.count !== 0) return;
+    void fetch('/api/example').then(async (answer) => {
+      if (answer.ok) example = (await answer.json()) as RibbonStep[];
+    });
+  });
 
   async function bringDemo(): Promise<void> {
     try {
@@ -91,9 +95,9 @@
       <a href="/items/new" class="button button-main">New item from a chart</a>
       <button type="button" class="button" onclick={bringDemo}>Look at the demo stall first</button>
     </div>
-    {#if example.value}
+    {#if example}
       <figure class="mt-12">
-        <Ribbon steps={example.value} label="A snap tab as a ribbon, {example.value.length} steps" />
+        <Ribbon steps={example} label="A snap tab as a ribbon, {example.length} steps" />
         <figcaption class="mt-2 text-soft">
           A snap tab, true to time: what the needle does stands on the line, what your hands do hangs below
           it.

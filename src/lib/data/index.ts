@@ -48,12 +48,12 @@ export { getShop } from './shop';
 export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.svelte';
 export { importStash, listStash, stashDocument } from './stash';
 export {
-  exampleRibbon,
   keepSummaries,
   lastRun,
   loggedRuns,
   searchShelf,
   shelfRows,
+  shortInStash,
   summariesOf
 } from './summaries';
 export { keepVoice, type Voice, voiceKept } from './voice';

@@ -1,5 +1,5 @@
 import type { Learned } from '$lib/core/documents/shop';
-import type { ItemSummary, RibbonStep } from '$lib/core/making/summary';
+import type { ItemSummary } from '$lib/core/making/summary';
 
 /** A summary as it is stored: what it was made from, and what came of it. */
 export interface StoredSummary {
@@ -26,4 +26,4 @@ export interface LastRun {
 export type Computed =
   | { key: 'learned'; stamp: string; value: Learned }
   | { key: 'last-run'; stamp: string; value: LastRun | null }
-  | { key: 'example'; stamp: string; value: RibbonStep[] };
+  | { key: 'short'; stamp: string; value: string[] };

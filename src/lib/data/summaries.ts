@@ -1,14 +1,15 @@
 import { readRow } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
-import { itemSummary, type RibbonStep } from '$lib/core/making/summary';
+import { itemSummary } from '$lib/core/making/summary';
+import { runningShort } from '$lib/core/preparing/stash';
 import { runSummary, type RunSummary } from '$lib/core/running/runs';
 import { liveQuery } from 'dexie';
 import { db } from './db';
-import { refreshExample } from './example';
 import { listSetups } from './items';
 import { refreshLearned } from './learned';
 import { MARKED, runDocument } from './runs';
 import { getShop } from './shop';
+import { listStash } from './stash';
 import type { LastRun, StoredSummary } from './storedSummary';
 
 /** Raised when a summary holds something else, so that all are made anew. */
@@ -47,10 +48,10 @@ export async function lastRun(): Promise<LastRun | null | undefined> {
   return found?.key === 'last-run' ? found.value : undefined;
 }
 
-/** The ribbon that shows an empty workroom what a ribbon says. */
-export async function exampleRibbon(): Promise<RibbonStep[] | undefined> {
-  const found = await db.computed.get('example');
-  return found?.key === 'example' ? found.value : undefined;
+/** What runs short in the stash, the shortest first, in words. */
+export async function shortInStash(most: number): Promise<string[]> {
+  const found = await db.computed.get('short');
+  return found?.key === 'short' ? found.value.slice(0, most) : [];
 }
 
 /** How many runs are over, and summaries of the latest of them. */
@@ -85,7 +86,6 @@ export function keepSummaries(): () => void {
     }
     working = false;
   };
-  void refreshExample();
   const watching = liveQuery(async () => [
     await itemStamps(),
     await unsummarised(),
@@ -94,7 +94,13 @@ export function keepSummaries(): () => void {
     next: () => void refresh(),
     error: (problem: unknown) => console.error('Summaries could not be made.', problem)
   });
-  return () => watching.unsubscribe();
+  const stash = liveQuery(listStash).subscribe(
+    (entries) => void db.computed.put({ key: 'short', stamp: '', value: runningShort(entries) })
+  );
+  return () => {
+    watching.unsubscribe();
+    stash.unsubscribe();
+  };
 }
 
 /** What the summary of each item is to be made from. */

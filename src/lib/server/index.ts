@@ -1,5 +1,6 @@
 export { readBody, readBytes, refuse } from './answers';
 export { demoPack } from './demo';
+export { exampleRibbon } from './example';
 export { allowedHosts, guard } from './guard';
 export { createMachine, findMachine, listMachines, removeMachine, type Watcher } from './machines';
 export { readAs } from './validate';

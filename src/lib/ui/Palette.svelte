@@ -3,8 +3,11 @@
   import { Command, Dialog } from 'bits-ui';
   import { NAVIGATION } from './navigation';
 
-  let { items }: { items: readonly { id: string; name: string; away: boolean }[] } = $props();
-  let open = $state(false);
+  interface Props {
+    items: readonly { id: string; name: string; away: boolean }[];
+    open?: boolean;
+  }
+  let { items, open = $bindable(false) }: Props = $props();
 
   function onkeydown(event: KeyboardEvent): void {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {

@@ -5,7 +5,8 @@
   import { formatMinutes, formatSize } from '$lib/core/base/units';
   import { answerFinding, type Item, moveStep, removeStep, takeBackAnswer } from '$lib/core/documents/item';
   import type { Setup, Shop } from '$lib/core/documents/shop';
-  import { review } from '$lib/core/making/checks';
+  import { runChecks } from '$lib/core/making/checks';
+  import { planAndTrace } from '$lib/core/making/plan';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
@@ -33,9 +34,16 @@
   }
   let { item, setup, shop, freshId, onedit, onsetup, onvariant, onstart, ondownload }: Props = $props();
 
-  const reviewed = $derived(review(item, setup, shop));
-  const planned = $derived(reviewed.plan);
-  const trace = $derived(reviewed.trace);
+  const made = $derived(planAndTrace(item, setup, shop));
+  const planned = $derived(made.plan);
+  const trace = $derived(made.trace);
+  /** The steps stand there first; what is seen and said of them comes in a task of its own, so that no hand waits. */
+  let stands = $state(false);
+  $effect(() => {
+    const soon = setTimeout(() => (stands = true));
+    return () => clearTimeout(soon);
+  });
+  const checked = $derived(stands ? runChecks(made) : null);
   const bandSteps = $derived(ribbonSteps(planned.steps));
 
   let wanted = $state<string | null>(null);
@@ -55,7 +63,7 @@
   let list = $state<HTMLOListElement>();
   let findings = $state<HTMLElement>();
   const toLookAt = $derived(
-    [...planned.warnings, ...reviewed.checked.open].filter(({ severity }) => severity !== 'note').length
+    [...planned.warnings, ...(checked?.open ?? [])].filter(({ severity }) => severity !== 'note').length
   );
 
   async function select(id: string): Promise<void> {
@@ -183,10 +191,10 @@
       </div>
     </section>
 
-    {#if selected}
+    {#if selected && checked}
       <div class="no-print flex min-h-0 flex-col gap-3 overflow-y-auto max-[1100px]:order-first">
         <StepPanel
-          item={reviewed.item}
+          item={made.item}
           plan={planned}
           step={selected}
           {trace}
@@ -206,7 +214,7 @@
         <div bind:this={findings}>
           <FindingList
             warnings={planned.warnings}
-            checked={reviewed.checked}
+            {checked}
             onshow={(stepId) => void select(stepId)}
             onfix={(change, stepId) => edit(change, stepId ?? undefined)}
             onanswer={(finding, reason) =>
@@ -235,7 +243,7 @@
 
 <NameDialog
   open={naming}
-  item={reviewed.item}
+  item={made.item}
   plan={planned}
   {trace}
   {freshId}

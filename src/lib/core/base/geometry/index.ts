@@ -2,6 +2,7 @@ export { flattenCubic } from './curve';
 export { inset, offsetPath } from './offset';
 export {
   box,
+  type Extents,
   extents,
   extentsOfAll,
   mirrored,

@@ -105,15 +105,13 @@ function ringsOf(region: Region): Ring[] {
  */
 export function pointsAlong(path: Path, step = 1): Point[] {
   const corners = path.closed ? [...path.points, ...path.points.slice(0, 1)] : path.points;
-  return corners.flatMap(([x, y], at) => {
-    const next = corners[at + 1];
-    if (!next) return [[x, y] satisfies Point];
-    const parts = Math.max(1, Math.ceil(Math.hypot(next[0] - x, next[1] - y) / step));
-    return Array.from({ length: parts }, (_, part): Point => [
-      x + ((next[0] - x) * part) / parts,
-      y + ((next[1] - y) * part) / parts
-    ]);
+  const points: Point[] = [];
+  corners.forEach(([x, y], at) => {
+    const [dx, dy] = [(corners[at + 1]?.[0] ?? x) - x, (corners[at + 1]?.[1] ?? y) - y];
+    const parts = Math.max(1, Math.ceil(Math.sqrt(dx * dx + dy * dy) / step));
+    for (let part = 0; part < parts; part++) points.push([x + (dx * part) / parts, y + (dy * part) / parts]);
   });
+  return points;
 }
 
 /** A region moved along, mm. */

@@ -1,5 +1,5 @@
 import type { Found } from '$lib/core/craft/findings';
-import type { Path, Point } from '$lib/core/base/geometry';
+import { type Extents, extents, type Path, type Point } from '$lib/core/base/geometry';
 import {
   findLine,
   findPiece,
@@ -178,23 +178,40 @@ function liesAlong(path: Path, along: Path): boolean {
   const all = samplesOf(path);
   const every = Math.max(1, Math.floor(all.length / ENOUGH));
   const points = all.filter((_, at) => at % every === 0);
-  const near = points.filter((point) => distanceTo(along, point) <= 1).length;
+  const near = points.filter((point) => distanceTo(along, point, 1) <= 1).length;
   return near >= points.length * 0.6;
 }
 
-/** Shortest distance from a point to a path, mm. */
-export function distanceTo(path: Path, [x, y]: Point): number {
+/**
+ * Shortest distance from a point to a path, mm.
+ *
+ * @param most mm; a path that is surely further away may give Infinity
+ */
+export function distanceTo(path: Path, [x, y]: Point, most = Infinity): number {
   const { points, closed } = path;
+  const [first] = points;
+  const { minX, minY, maxX, maxY } = boxOf(path);
+  if (!first || x < minX - most || x > maxX + most || y < minY - most || y > maxY + most) return Infinity;
+  // Asked for thousands of points, so in plain numbers, with one root at the end.
   let best = Infinity;
-  for (let at = 0; at < points.length - (closed ? 0 : 1); at++) {
-    const [x1, y1] = points[at] ?? [0, 0];
-    const [x2, y2] = points[(at + 1) % points.length] ?? [x1, y1];
-    const squared = (x2 - x1) ** 2 + (y2 - y1) ** 2;
-    const along =
-      squared === 0 ? 0 : Math.max(0, Math.min(1, ((x - x1) * (x2 - x1) + (y - y1) * (y2 - y1)) / squared));
-    best = Math.min(best, Math.hypot(x - x1 - along * (x2 - x1), y - y1 - along * (y2 - y1)));
+  let [x1, y1] = first;
+  for (let at = 1; at < points.length + (closed ? 1 : 0); at++) {
+    const next = points[at] ?? first;
+    const [dx, dy] = [next[0] - x1, next[1] - y1];
+    const squared = dx * dx + dy * dy;
+    const along = squared === 0 ? 0 : Math.max(0, Math.min(1, ((x - x1) * dx + (y - y1) * dy) / squared));
+    const [ox, oy] = [x - x1 - along * dx, y - y1 - along * dy];
+    best = Math.min(best, ox * ox + oy * oy);
+    [x1, y1] = next;
   }
-  return best;
+  return Math.sqrt(best);
+}
+
+const boxes = new WeakMap<Path, Extents>();
+function boxOf(path: Path): Extents {
+  let box = boxes.get(path);
+  if (!box) boxes.set(path, (box = extents(path)));
+  return box;
 }
 
 /** Points to one side of a path and to the other, mm away, at the middle of each of its stretches of a few mm. */

@@ -1,3 +1,3 @@
 export type { Finding } from './finding';
 export { type Review, review } from './review';
-export type { CheckResult } from './runChecks';
+export { type CheckResult, runChecks } from './runChecks';

@@ -13,7 +13,9 @@ export const pins: Check = (context) => {
   return runsOf(context).flatMap(({ stepId, called, paths, before }): Finding[] =>
     before.layers.flatMap(({ pieceId, name, pins: ring }): Finding[] => {
       if (!ring || said.has(pieceId)) return [];
-      const close = paths.some((path) => samplesOf(path).some((point) => distanceTo(ring, point) < CLEAR_MM));
+      const close = paths.some((path) =>
+        samplesOf(path).some((point) => distanceTo(ring, point, CLEAR_MM) < CLEAR_MM)
+      );
       if (!close) return [];
       said.add(pieceId);
       const pinned = pinStep(context.item, pieceId);

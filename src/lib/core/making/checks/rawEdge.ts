@@ -142,7 +142,7 @@ function few(path: Path): Point[] {
 
 /** Dense stitching hides an edge it runs along, lace whatever lies inside it. */
 function hides(role: Role, path: Path, point: Point): boolean {
-  if (distanceTo(path, point) <= 2) return true;
+  if (distanceTo(path, point, 2) <= 2) return true;
   return LACE.includes(role) && path.closed && contains(insideOf(path), point);
 }
 

@@ -45,5 +45,5 @@ function isSymmetrical(path: Path): boolean {
   const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
   const other = mirrored(path).points.map(([x, y]): [number, number] => [x + 2 * middle, y]);
   const shape = { ...path, points: other };
-  return samplesOf(shape).every((point) => distanceTo(path, point) < 0.5);
+  return samplesOf(shape).every((point) => distanceTo(path, point, 0.5) < 0.5);
 }

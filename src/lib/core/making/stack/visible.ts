@@ -27,6 +27,15 @@ type Face2 = 'front' | 'back' | null;
  * @returns one line a seam, in the order of stitching
  */
 export function visibleThreads(state: StackState): Visibility[] {
+  let seen = known.get(state);
+  if (!seen) known.set(state, (seen = visibleIn(state)));
+  return seen;
+}
+
+/** What was found of a state, since plan, colours, backs and thread all ask; a state never changes. */
+const known = new WeakMap<StackState, Visibility[]>();
+
+function visibleIn(state: StackState): Visibility[] {
   const places = new Map(state.layers.map((layer, at) => [layer.pieceId, { layer, at }]));
   const apart = new Set(state.aside.map(({ pieceId }) => pieceId));
   return state.seams.map((seam, order): Visibility => {
@@ -122,7 +131,15 @@ function isOpen(seam: Seam, over: Layer[]): boolean {
 
 function pointsOf({ paths, assumed }: Seam): Point[] {
   if (assumed) return [[0, 0]];
-  const all = paths.flatMap(samplesOf);
-  const every = Math.max(1, Math.ceil(all.length / MOST_POINTS));
-  return all.filter((_, at) => at % every === 0);
+  const samples = paths.map(samplesOf);
+  const count = samples.reduce((sum, { length }) => sum + length, 0);
+  const every = Math.max(1, Math.ceil(count / MOST_POINTS));
+  const points: Point[] = [];
+  let before = 0;
+  for (const path of samples) {
+    for (let at = (every - (before % every)) % every; at < path.length; at += every)
+      points.push(path[at] ?? [0, 0]);
+    before += path.length;
+  }
+  return points;
 }
