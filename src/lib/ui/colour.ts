@@ -1,4 +1,8 @@
-import { wcagLuminance } from 'culori';
+import { modeLrgb, modeRgb, useMode, wcagLuminance } from 'culori/fn';
+
+// Only the two spaces that luminance needs: every page has this.
+useMode(modeRgb);
+useMode(modeLrgb);
 
 /** At this luminance black and white read equally well, both at 4.58 : 1 (WCAG 2: (1.05) / (L + 0.05) = (L + 0.05) / 0.05). */
 const EVEN_LUMINANCE = 0.179;

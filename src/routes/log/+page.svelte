@@ -22,7 +22,7 @@
 
   let tab = $state('runs');
   /** Rows shown at first, and each time one comes to their end. */
-  const ROWS = 40;
+  const ROWS = 24;
   let most = $state(ROWS);
   const logged = live(() => most, loggedRuns);
   const open = live(() => null, openRuns);
