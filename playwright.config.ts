@@ -19,7 +19,7 @@ const PORT = 4183;
 export default defineConfig({
   testDir: 'tests/e2e',
   // Whole journeys on a small, busy machine; nothing here measures speed.
-  timeout: 240_000,
+  timeout: 120_000,
   expect: { timeout: 20_000 },
   retries: 0,
   // Each test has a browser context of its own, so they need not wait for each other.
@@ -31,6 +31,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'UTC',
+    // What is not there after this long does not come.
+    actionTimeout: 30_000,
     trace: 'retain-on-failure',
     launchOptions: BROWSER
   },

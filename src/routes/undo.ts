@@ -18,10 +18,13 @@ function say(done: string | null, { words, problem }: { words: string; problem: 
   else toast.error(`Not taken back: ${words}. ${problem ?? ''}`);
 }
 
+/** Where these keys belong to what is being typed. */
+const TYPED = 'input:not([type="radio"], [type="checkbox"]), textarea, select, [role="dialog"]';
+
 /** Undo and redo by the keys everybody knows, but not while something is typed or a dialog is open. */
 export function onUndoKey(event: KeyboardEvent): void {
   if (!(event.ctrlKey || event.metaKey) || !(event.target instanceof Element)) return;
-  if (event.target.closest('input, textarea, select, [role="dialog"]')) return;
+  if (event.target.closest(TYPED)) return;
   const key = event.key.toLowerCase();
   if (key !== 'z' && key !== 'y') return;
   event.preventDefault();

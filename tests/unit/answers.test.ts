@@ -2,12 +2,15 @@ import { MAX_BODY_BYTES, readBody, refuse } from '$lib/server/answers';
 import { expect } from 'chai';
 import fc from 'fast-check';
 
-const post = (body: BodyInit): Request => new Request('http://localhost/api/plan', { method: 'POST', body });
+const headers = { 'content-type': 'application/json' };
+const post = (body: BodyInit): Request =>
+  new Request('http://localhost/api/plan', { method: 'POST', body, headers });
 
 /** A body in several parts, as the network brings it. */
 const inParts = (...parts: string[]): Request =>
   new Request('http://localhost/api/plan', {
     method: 'POST',
+    headers,
     body: new ReadableStream({
       start(controller) {
         for (const part of parts) controller.enqueue(new TextEncoder().encode(part));
@@ -42,6 +45,12 @@ describe('what server routes read and answer', () => {
       expect(result.ok, body).to.equal(false);
       if (!result.ok) expect(result.answer.status, body).to.equal(400);
     }
+  });
+  it('nothing that does not say it is JSON, as a form of another page would send it', async () => {
+    const result = await readBody(
+      new Request('http://localhost/api/plan', { method: 'POST', body: '{"item":{}}' })
+    );
+    expect(result.ok ? 200 : result.answer.status).to.equal(415);
   });
   it('never more than the limit', async () => {
     const full = `{"note":"${'x'.repeat(MAX_BODY_BYTES - 11)}"}`;

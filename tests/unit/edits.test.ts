@@ -111,6 +111,13 @@ describe('an edit', () => {
     expect(now).to.include({ name: 'Other tab', note: 'theirs' });
     expect(ids(now)).to.deep.equal(ids(tab));
   });
+  it('that is still being stored is the one a quick undo takes back, and each undo another', async () => {
+    await changeItem(tab.id, (item) => ({ ...item, note: 'first' }));
+    const second = changeItem(tab.id, (item) => ({ ...item, name: 'Second' }));
+    const undone = await Promise.all([undoEdit(), undoEdit(), second]);
+    expect(undone[0]?.words).to.not.equal(undone[1]?.words);
+    expect(await getItem(tab.id)).to.include({ name: tab.name, note: tab.note });
+  });
   it('that cannot be taken back any more says why, and changes nothing', async () => {
     await changeItem(tab.id, (item) => ({ ...item, name: 'Mine' }));
     await db.items.put({ ...((await getItem(tab.id)) as Item), name: 'Theirs' });

@@ -51,7 +51,10 @@ describe('a new operation', function () {
   const operations = readFileSync(OPERATIONS, 'utf8');
   const finishing = readFileSync(FINISHING, 'utf8');
   const put = (traits: string): string =>
-    finishing.replace(`export const finishingTraits = {`, `export const finishingTraits = {\n${traits}`);
+    `import { number } from './fields';\n${finishing}`.replace(
+      `export const finishingTraits = {`,
+      `export const finishingTraits = {\n${traits}`
+    );
 
   it('does not compile while the table says nothing of it', () => {
     expect(withSteam(operations)).to.not.equal(operations);

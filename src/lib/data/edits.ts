@@ -92,17 +92,28 @@ export class NotStored extends Error {}
  *
  * @throws NotStored when the result would not be a document any more; nothing is stored then
  */
-async function store(
+function store(
   words: string | null | undefined,
   work: () => Promise<(DocumentChange | null)[]>
 ): Promise<void> {
-  const changes = await db.transaction('rw', TABLES, async () =>
-    (await work()).filter((change) => change !== null)
-  );
-  if (changes.length === 0) return;
-  const [first] = changes;
-  if (words !== null && first) editHistory.record({ words: words ?? wordsFor(first), changes });
-  askToKeep();
+  return inTurn(async () => {
+    const changes = await db.transaction('rw', TABLES, async () =>
+      (await work()).filter((change) => change !== null)
+    );
+    if (changes.length === 0) return;
+    const [first] = changes;
+    if (words !== null && first) editHistory.record({ words: words ?? wordsFor(first), changes });
+    askToKeep();
+  });
+}
+
+let last: Promise<unknown> = Promise.resolve();
+
+/** Edits and what takes them back come one after another, so that a quick undo means the edit just made. */
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const made = last.then(work);
+  last = made.catch(() => undefined);
+  return made;
 }
 
 /** Changes one document inside a transaction; gives what changed, or null for nothing. */
@@ -288,21 +299,25 @@ export function storeCut(
 export type StepBack = { words: string; problem: string | null };
 
 /** Takes the last edit of this tab back. What others changed meanwhile stays; where both changed the same, it says so. */
-export async function undoEdit(): Promise<StepBack | null> {
-  const edit = editHistory.last;
-  if (!edit) return null;
-  const problem = await carryOver(edit, ({ before, after }) => [after, before]);
-  editHistory.undone(problem === null);
-  return { words: edit.words, problem };
+export function undoEdit(): Promise<StepBack | null> {
+  return inTurn(async () => {
+    const edit = editHistory.last;
+    if (!edit) return null;
+    const problem = await carryOver(edit, ({ before, after }) => [after, before]);
+    editHistory.undone(problem === null);
+    return { words: edit.words, problem };
+  });
 }
 
 /** Makes the edit taken back last again. */
-export async function redoEdit(): Promise<StepBack | null> {
-  const edit = editHistory.next;
-  if (!edit) return null;
-  const problem = await carryOver(edit, ({ before, after }) => [before, after]);
-  editHistory.redone(problem === null);
-  return { words: edit.words, problem };
+export function redoEdit(): Promise<StepBack | null> {
+  return inTurn(async () => {
+    const edit = editHistory.next;
+    if (!edit) return null;
+    const problem = await carryOver(edit, ({ before, after }) => [before, after]);
+    editHistory.redone(problem === null);
+    return { words: edit.words, problem };
+  });
 }
 
 async function carryOver(

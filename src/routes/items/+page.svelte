@@ -25,7 +25,7 @@
   import { toast } from 'svelte-sonner';
 
   /** Cards shown at first, and each time one comes to their end. */
-  const CARDS = 24;
+  const CARDS = 16;
   const rows = live(() => null, shelfRows);
   let search = $state('');
   let showAway = $state(false);
