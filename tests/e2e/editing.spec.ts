@@ -58,7 +58,7 @@ test('one history on every screen: the shop, the stash and an order are taken ba
   await expect(lines).toHaveCount(count);
 
   await page.goto('/orders/gala-weekend?tab=pieces');
-  const pieces = page.getByLabel('Pieces', { exact: true }).first();
+  const pieces = page.getByRole('spinbutton', { name: 'Pieces', exact: true }).first();
   const before = await pieces.inputValue();
   await pieces.fill('31');
   await pieces.blur();

@@ -17,6 +17,7 @@ import {
   shelfRows,
   summariesOf
 } from '$lib/data/summaries';
+import { exampleRibbon } from '$lib/server/example';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 import { demoRun } from './support/demo';
@@ -127,5 +128,38 @@ describe('summaries in the browser', () => {
     await refreshLearned();
     expect((await lastRun())?.id).to.match(/^run-/);
     expect((await lastRun())?.lessons.join()).to.match(/reckoned \d+ % (longer|shorter) now/);
+  });
+});
+
+describe('runs that are under way', () => {
+  before(async () => {
+    await db.delete();
+    await db.open();
+  });
+  after(() => db.delete());
+  it('are found among many that are over, also where the clock was set back meanwhile', async () => {
+    const { events, ...head } = demoRun('run-1');
+    await db.events.bulkAdd(events);
+    const day = (at: number): string => new Date(Date.UTC(2026, 0, 1 + at)).toISOString();
+    await db.runs.bulkAdd(
+      Array.from({ length: 250 }, (_, at) => ({
+        ...head,
+        id: `r-${at}`,
+        startedAt: day(at),
+        // The third of them ended before it began, as the clock has it.
+        finishedAt: at % 120 === 7 ? null : day(at === 3 ? 0 : at + 1)
+      }))
+    );
+    expect((await openRuns()).map(({ id }) => id)).to.deep.equal(['r-247', 'r-127', 'r-7']);
+    await db.runs.clear();
+    expect(await openRuns()).to.deep.equal([]);
+  });
+});
+
+describe('the ribbon of an empty workroom', () => {
+  it('is a plain tab as it is planned anywhere', () => {
+    const needle = exampleRibbon().filter(({ kind }) => kind === 'needle');
+    expect(needle).to.have.length.above(4);
+    expect(exampleRibbon()).to.equal(exampleRibbon());
   });
 });
