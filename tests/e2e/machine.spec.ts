@@ -46,6 +46,7 @@ test('a whole item followed on the stand-in at high speed: a thread break, a bob
       continue;
     }
     const words = (await counter.textContent().catch(() => '')) ?? '';
+    const shown = await page.locator('body').innerText();
     const isStop = await page.getByText('hands needed in').isVisible();
     if (isStop && !halved && words.includes('step 8 of')) {
       // The bobbin is all but empty: it runs out in the face.
@@ -62,10 +63,10 @@ test('a whole item followed on the stand-in at high speed: a thread break, a bob
         await tell({ do: 'bobbin', metres: 0.3 });
         await tell({ do: 'start' });
       });
-    } else if (isStop) await page.waitForTimeout(60);
-    else {
-      await page.keyboard.press('PageDown');
-      await page.waitForTimeout(60);
+    } else {
+      if (!isStop) await page.keyboard.press('PageDown');
+      // What is said changes with the step, and with the clock in any case.
+      await page.waitForFunction((before) => document.body.innerText !== before, shown);
     }
     if (!reloaded && words.includes('step 10 of')) {
       reloaded = true;
