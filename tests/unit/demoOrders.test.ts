@@ -83,7 +83,7 @@ describe('orders of the demo’s items, whatever is ordered', () => {
           expect(stops).to.deep.equal([]);
         }
       }),
-      { numRuns: 12 }
+      { numRuns: 8 }
     );
   });
 
@@ -116,7 +116,7 @@ describe('orders of the demo’s items, whatever is ordered', () => {
         expect(present * people).to.be.at.least(hands - 1e-6);
       }),
       {
-        numRuns: 12,
+        numRuns: 8,
         // A mat is rinsed and not dried.
         examples: [[{ lines: [{ id: 'signal-mat', count: 1 }], spoilage: 0, people: 1 }]]
       }
