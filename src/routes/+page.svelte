@@ -65,9 +65,12 @@
   let example = $state.raw<RibbonStep[]>();
   $effect(() => {
     if (shelved.value?.count !== 0) return;
-    void fetch('/api/example').then(async (answer) => {
-      if (answer.ok) example = (await answer.json()) as RibbonStep[];
-    });
+    // Without an answer the page says all the same what to do first.
+    void fetch('/api/example')
+      .then(async (answer) => {
+        if (answer.ok) example = (await answer.json()) as RibbonStep[];
+      })
+      .catch(() => undefined);
   });
 
   async function bringDemo(): Promise<void> {

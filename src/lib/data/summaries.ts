@@ -76,27 +76,33 @@ export function keepSummaries(): () => void {
     again = true;
     if (working) return;
     working = true;
-    while (again) {
-      again = false;
-      await navigator.locks.request('jolt-step-summaries', async () => {
-        await refreshLearned();
-        await refreshItems();
-        await refreshRuns();
-      });
+    try {
+      while (again) {
+        again = false;
+        await navigator.locks.request('jolt-step-summaries', async () => {
+          await refreshLearned();
+          await refreshItems();
+          await refreshRuns();
+        });
+      }
+    } catch (problem) {
+      // The next change tries again.
+      failed(problem);
+    } finally {
+      working = false;
     }
-    working = false;
   };
+  const failed = (problem: unknown): void => console.error('Summaries could not be made.', problem);
   const watching = liveQuery(async () => [
     await itemStamps(),
     await unsummarised(),
     await db.meta.get(MARKED)
-  ]).subscribe({
-    next: () => void refresh(),
-    error: (problem: unknown) => console.error('Summaries could not be made.', problem)
+  ]).subscribe({ next: () => void refresh(), error: failed });
+  const stash = liveQuery(listStash).subscribe({
+    next: (entries) =>
+      void db.computed.put({ key: 'short', stamp: '', value: runningShort(entries) }).catch(failed),
+    error: failed
   });
-  const stash = liveQuery(listStash).subscribe(
-    (entries) => void db.computed.put({ key: 'short', stamp: '', value: runningShort(entries) })
-  );
   return () => {
     watching.unsubscribe();
     stash.unsubscribe();
