@@ -4,11 +4,11 @@ import type { Run } from '$lib/core/documents/run';
 import {
   defaultSetup,
   defaultShop,
-  fitsField,
+  fitIn,
   type Hoop,
   type Machine,
   paceOf,
-  smallestHoop
+  smallestFit
 } from '$lib/core/documents/shop';
 import { plan } from '$lib/core/making/plan';
 import { expect } from 'chai';
@@ -192,12 +192,18 @@ describe('shop', () => {
   });
   const hoops = [hoop('large', 200, 300), hoop('small', 100, 100), hoop('long', 130, 180)];
 
-  it('takes the smallest hoop whose field holds the outline, as it stands', () => {
-    expect(smallestHoop(hoops, { width: 30, height: 94 })?.id).to.equal('small');
-    expect(smallestHoop(hoops, { width: 30, height: 101 })?.id).to.equal('long');
-    expect(smallestHoop(hoops, { width: 150, height: 120 })?.id).to.equal('large');
-    expect(smallestHoop(hoops, { width: 260, height: 120 })).to.equal(undefined);
-    expect(fitsField(hoops[1] as Hoop, { width: 100, height: 100 })).to.equal(true);
+  it('takes the smallest hoop whose field holds the outline, upright or turned a quarter', () => {
+    const fitOf = (width: number, height: number): [string, boolean] | undefined => {
+      const fit = smallestFit(hoops, { width, height });
+      return fit && [fit.hoop.id, fit.turned];
+    };
+    expect(fitOf(30, 94)).to.deep.equal(['small', false]);
+    expect(fitOf(30, 101)).to.deep.equal(['long', false]);
+    expect(fitOf(165, 115)).to.deep.equal(['long', true]);
+    expect(fitOf(150, 132)).to.deep.equal(['large', false]);
+    expect(fitOf(260, 120)).to.deep.equal(['large', true]);
+    expect(fitOf(310, 20)).to.equal(undefined);
+    expect(fitIn(hoops[1] as Hoop, { width: 100, height: 100 })?.turned).to.equal(false);
   });
   it('sets up an item no hoop can hold in the largest, so that the plan can say so', () => {
     const wide = { id: 'wide', variants: [{ id: 'v', size: { width: 500, height: 20 } }] };

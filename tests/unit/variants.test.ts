@@ -8,11 +8,19 @@ import {
   type Item as ItemType,
   stitchesOf
 } from '$lib/core/documents/item';
-import { defaultSetup } from '$lib/core/documents/shop';
+import { newCutJob } from '$lib/core/documents/cutJob';
+import { newLine } from '$lib/core/documents/order';
+import { defaultSetup, inVariant } from '$lib/core/documents/shop';
+import { review } from '$lib/core/making/checks';
 import { plan } from '$lib/core/making/plan';
+import { planBatch } from '$lib/core/ordering/day';
+import { orderWants } from '$lib/core/ordering/quote';
+import { orderDemands } from '$lib/core/ordering/quote/needs';
+import { cutInputOf } from '$lib/core/preparing/cutting';
 import { addVariant } from '$lib/core/reading/matching';
 import { expect } from 'chai';
-import { BADGER_CHART, badgerShop, makeItem } from './support/badger';
+import { BADGER_CHART, badgerShop, makeItem, NOW } from './support/badger';
+import { orderOf } from './support/orders';
 import { constructionOf } from '$lib/core/craft/constructions';
 
 const shop = badgerShop();
@@ -81,6 +89,62 @@ describe('variants of an item', () => {
     expect(planned.finished).to.deep.equal({ width: 36, height: 120 });
     expect(planned.cuts[1]?.cut).to.deep.equal({ width: 55, height: 140 });
     expect(plan(both, undefined, shop).finished.height).to.equal(100);
+  });
+  it('are cut by their own lines, pieces and cloth: sheet, cutting plan, shopping, order and quote', () => {
+    const felt = { kind: 'felt', name: 'Felt', colour: '#7c8a6a' };
+    const both = vary(tab, { height: 114, front: felt });
+    const setup = { ...defaultSetup(both, shop), variantId: 'other' };
+    const planned = plan(both, setup, shop);
+    expect(planned.cuts.map(({ material }) => material.kind)).to.deep.equal(['tear-away', 'felt', 'felt']);
+    const want = { item: both, setup, copies: 2 };
+    const job = newCutJob('item', 2);
+    const { demands } = cutInputOf({ shop, stash: [], wants: [want], job });
+    const front = demands.find(({ pieceId }) => pieceId === 'front');
+    expect([front?.material.kind, front?.cut]).to.deep.equal(['felt', { width: 55, height: 140 }]);
+
+    const line = { ...newLine('line', both.id, 2), variantId: 'other' };
+    const input = {
+      shop,
+      items: [{ item: both, setup: undefined }],
+      order: orderOf([line]),
+      now: Date.parse(NOW)
+    };
+    const batch = planBatch(input);
+    const ordered = orderDemands(input, batch, []).find(({ pieceId }) => pieceId === 'front');
+    expect([ordered?.material.kind, ordered?.cut]).to.deep.equal(['felt', { width: 55, height: 140 }]);
+    const [wanted] = orderWants(input, batch);
+    expect(wanted?.item.pieces.find(({ id }) => id === 'front')?.material.kind).to.equal('felt');
+    expect(wanted?.plan.cuts.find(({ pieceId }) => pieceId === 'front')?.cut.height).to.equal(140);
+  });
+  it('hold, lay and hoop as their answers say, and have the width of their own edge', () => {
+    const bib = makeItem('turned-flat');
+    const pieced = forVariant(vary(bib, { school: 'pieced', backHold: 'pins' }), 'other');
+    expect(pieced.hoopings[0]?.hooped).to.deep.equal(['stabiliser']);
+    expect(pieced.pieces.find(({ id }) => id === 'front')?.covers).to.equal('panel-upper');
+    const back = pieced.steps.find(({ id }) => id === 'lay-back');
+    expect(back?.kind === 'hand' && back.op.do === 'lay' && back.op.hold.by).to.equal('pins');
+    const patch = makeItem('patch');
+    const wide = forVariant(vary(patch, { borderWidth: 6 }), 'other');
+    const border = wide.files[0]?.stops.find(({ expects }) => expects === 'border');
+    expect(border?.phases.at(-1)?.width).to.equal(6);
+  });
+  it('get the hoop of their own size, turned a quarter where that fits a smaller one', () => {
+    const both = vary(tab, { width: 114, height: 60 });
+    const setup = inVariant(defaultSetup(both, shop), both, shop.hoops, 'other');
+    expect([setup.variantId, setup.hoopId, setup.turned]).to.deep.equal(['other', 'hoop-130', false]);
+    const wide = vary(tab, { width: 165, height: 115 });
+    const turned = inVariant(defaultSetup(wide, shop), wide, shop.hoops, 'other');
+    expect([turned.hoopId, turned.turned]).to.deep.equal(['hoop-130', true]);
+    // The hoop lies on its side under the design; the first step says so, and nothing reaches outside.
+    const { plan: lying, checked } = review(wide, turned, shop);
+    expect(lying.hoop.field).to.deep.equal({ width: 180, height: 130 });
+    expect(lying.steps[0]?.detail).to.contain('turn the design a quarter');
+    expect(checked.open.map(({ code }) => code)).to.deep.equal([]);
+    // Upright it is said once, with the turn as the fix.
+    const upright = review(wide, { ...turned, turned: false }, shop).checked.open;
+    expect(upright.map(({ code, fix }) => [code, fix?.setup])).to.deep.equal([
+      ['field/turn', { turned: true }]
+    ]);
   });
 });
 

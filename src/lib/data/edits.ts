@@ -187,7 +187,7 @@ export function changeSetup(
 export function changeItemAndSetup(
   id: string,
   changeOfItem: (item: Item) => Item,
-  changeOfSetup: (setup: Setup) => Setup,
+  changeOfSetup: (setup: Setup, changed: Item) => Setup,
   words: string
 ): Promise<void> {
   return store(words, async () => {
@@ -198,7 +198,7 @@ export function changeItemAndSetup(
       item,
       await changeOne('setup', id, (setup) => {
         const before = setup ?? (now && defaultSetup(now, shop));
-        return before && changeOfSetup(before);
+        return before && now ? changeOfSetup(before, now) : null;
       })
     ];
   });

@@ -1,7 +1,7 @@
 /** Every construction as it should be: its defaults, each answer changed by itself, on two machines. */
 import type { AnyConstruction, Pattern } from '$lib/core/craft/constructions';
 import type { Item } from '$lib/core/documents/item';
-import { defaultShop, type Setup, type Shop, smallestHoop } from '$lib/core/documents/shop';
+import { defaultShop, type Setup, type Shop, smallestFit } from '$lib/core/documents/shop';
 import { assemble } from '$lib/core/reading/matching';
 import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
@@ -96,7 +96,7 @@ export function intactCases(): Case[] {
         construction: construction.kind,
         params
       });
-      const hoop = smallestHoop(benchShop.hoops, pattern.variant.size);
+      const fit = smallestFit(benchShop.hoops, pattern.variant.size);
       return benchShop.machines.map(({ id }) => ({
         what: `${construction.name}, ${what}, ${id}`,
         kind: construction.kind,
@@ -108,7 +108,8 @@ export function intactCases(): Case[] {
           itemId: item.id,
           variantId: pattern.variant.id,
           machineId: id,
-          hoopId: hoop?.id ?? 'hoop-360',
+          hoopId: fit?.hoop.id ?? 'hoop-360',
+          ...(fit?.turned && { turned: true }),
           copies: 1,
           threads: {},
           bobbin: 'white',

@@ -152,7 +152,7 @@ export const MORE_WRONG: Wrong[] = [
     what: 'a hole without a patch',
     mistake: gone('patch'),
     finding: 'stop holes stop-2',
-    text: 'Stop 2 stitches over a hole, with nothing under the needle.'
+    text: 'Stop 2 stitches over a hole, with nothing under the needle. The same holds for stop 3.'
   },
   {
     construction: 'cutwork',
@@ -160,7 +160,7 @@ export const MORE_WRONG: Wrong[] = [
     what: 'the chisel left in',
     mistake: gone('needle-back'),
     finding: 'stop needle stop-6',
-    text: 'Stop 6 stitches with a cutting needle in.'
+    text: 'Stop 6 stitches with a cutting needle in. The same holds for stop 7.'
   },
   {
     construction: 'cutwork',
@@ -226,7 +226,7 @@ export const MORE_WRONG: Wrong[] = [
       }))
     }),
     finding: 'stop field stop-1',
-    text: 'Stop 1 reaches outside the stitch field of Small hoop, 100 × 100 mm.'
+    text: 'Stop 1 reaches outside the stitch field of Small hoop, 100 × 100 mm. The same holds for stop 2 and stop 4.'
   },
   {
     construction: 'snap-tab',

@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import type { Item } from '$lib/core/documents/item';
-  import { defaultSetup, type Setup, type Shop } from '$lib/core/documents/shop';
+  import { defaultSetup, inVariant, type Setup, type Shop } from '$lib/core/documents/shop';
   import { plan } from '$lib/core/making/plan';
   import {
     changeItem,
@@ -82,9 +82,24 @@
           {shop}
           {freshId}
           onedit={(change, said) => keep(changeItem(item.id, change), said)}
-          onsetup={(change) => keep(changeSetup(item.id, (now) => ({ ...now, ...change })))}
+          onsetup={(change) =>
+            keep(
+              changeSetup(item.id, (now) => ({
+                ...(change.variantId === undefined
+                  ? now
+                  : inVariant(now, item, shop.hoops, change.variantId)),
+                ...change
+              }))
+            )}
           onvariant={(change, variantId) =>
-            keep(changeItemAndSetup(item.id, change, (now) => ({ ...now, variantId }), 'a variant'))}
+            keep(
+              changeItemAndSetup(
+                item.id,
+                change,
+                (now, changed) => inVariant(now, changed, shop.hoops, variantId),
+                'a variant'
+              )
+            )}
           onstart={start}
           ondownload={(whole) => downloadJson(whole.name, whole)}
         />

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Item } from '$lib/core/documents/item';
   import type { PlanWarning } from '$lib/core/documents/plan';
+  import type { Setup } from '$lib/core/documents/shop';
   import type { CheckResult, Finding } from '$lib/core/making/checks';
 
   /** What there is to look at: remarks of the plan, findings of the checks, and what has been answered. */
@@ -9,10 +10,11 @@
     checked: CheckResult;
     onshow: (stepId: string) => void;
     onfix: (change: (item: Item) => Item, stepId: string | null) => void;
+    onsetup: (change: Partial<Setup>) => void;
     onanswer: (finding: Finding, reason: string) => void;
     ontakeback: (finding: Finding) => void;
   }
-  let { warnings, checked, onshow, onfix, onanswer, ontakeback }: Props = $props();
+  let { warnings, checked, onshow, onfix, onsetup, onanswer, ontakeback }: Props = $props();
 
   const WORD = { stop: 'Stop.', warn: 'Look.', note: 'Note.' };
   const LOOK = {
@@ -45,7 +47,8 @@
             <button
               type="button"
               class="min-h-11 font-bold underline"
-              onclick={() => onfix(fix.apply, finding.stepId)}>{fix.label}</button
+              onclick={() => (fix.setup ? onsetup(fix.setup) : onfix(fix.apply, finding.stepId))}
+              >{fix.label}</button
             >
           {/if}
           {@render show(finding.stepId)}

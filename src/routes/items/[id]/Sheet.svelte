@@ -215,6 +215,7 @@
           <FindingList
             warnings={planned.warnings}
             {checked}
+            {onsetup}
             onshow={(stepId) => void select(stepId)}
             onfix={(change, stepId) => edit(change, stepId ?? undefined)}
             onanswer={(finding, reason) =>

@@ -3,7 +3,7 @@
   import { hoopWords } from '$lib/core/craft/operations';
   import { type Item, ROLE_WORDS } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
-  import { HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
+  import { fitIn, HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
   import type { StackStep } from '$lib/core/making/stack';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
@@ -173,11 +173,28 @@
             class="field w-full"
             aria-label="Hoop"
             value={plan.hoop.id}
-            onchange={(event) => onsetup({ hoopId: event.currentTarget.value })}
+            onchange={(event) => {
+              const hoop = shop.hoops.find(({ id }) => id === event.currentTarget.value);
+              const variant = whole.variants.find(({ id }) => id === plan.variant.id);
+              const fit = hoop && variant && fitIn(hoop, variant.size);
+              onsetup({ hoopId: event.currentTarget.value, turned: fit?.turned === true });
+            }}
           >
             {#each shop.hoops as hoop (hoop.id)}<option value={hoop.id}
                 >{hoop.name}, {formatSize(hoop.field, shop.unit)}</option
               >{/each}
+          </select>
+        </dd>
+        <dt>Design</dt>
+        <dd>
+          <select
+            class="field w-full"
+            aria-label="How the design lies"
+            value={plan.hoop.turned === true ? 'turned' : 'upright'}
+            onchange={(event) => onsetup({ turned: event.currentTarget.value === 'turned' })}
+          >
+            <option value="upright">Upright in the hoop</option>
+            <option value="turned">Turned a quarter</option>
           </select>
         </dd>
       {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { Item } from '$lib/core/documents/item';
-  import { defaultSetup, smallestHoop } from '$lib/core/documents/shop';
+  import { defaultSetup, fitIn, hoopFor } from '$lib/core/documents/shop';
   import { plan } from '$lib/core/making/plan';
   import {
     align,
@@ -40,9 +40,12 @@
   let hoopId = $state('');
   const size = $derived(made?.ok ? made.pattern.variant.size : undefined);
   const chosenMachine = $derived(machineId || (shop?.machines[0]?.id ?? ''));
-  const chosenHoop = $derived(
-    hoopId || (shop && size && smallestHoop(shop.hoops, size)?.id) || (shop?.hoops[0]?.id ?? '')
-  );
+  const chosenHoop = $derived(hoopId || (shop ? hoopFor(shop.hoops, size).hoopId : ''));
+
+  const liesTurned = $derived.by(() => {
+    const hoop = shop?.hoops.find((each) => each.id === chosenHoop);
+    return hoop !== undefined && size !== undefined && fitIn(hoop, size)?.turned === true;
+  });
 
   const expected = $derived(made?.ok ? made.pattern.expected : []);
   /** The rows, those of a drawing laid round the outline that was chosen from it. */
@@ -96,7 +99,9 @@
     });
   });
   const setup = $derived(
-    item && shop ? { ...defaultSetup(item, shop), machineId: chosenMachine, hoopId: chosenHoop } : undefined
+    item && shop
+      ? { ...defaultSetup(item, shop), machineId: chosenMachine, hoopId: chosenHoop, turned: liesTurned }
+      : undefined
   );
   const planned = $derived(
     item && shop && papers.instructions.length > 0 ? plan(item, setup, shop) : undefined

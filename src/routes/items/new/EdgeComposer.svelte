@@ -13,7 +13,7 @@
 <script lang="ts">
   import { extents, type Outline, type Path, pathData, shapePath } from '$lib/core/base/geometry';
   import { formatLength, formatSize } from '$lib/core/base/units';
-  import { type Shop, smallestHoop } from '$lib/core/documents/shop';
+  import { type Shop, smallestFit } from '$lib/core/documents/shop';
   import {
     chooseSize,
     type ComposedEdge,
@@ -65,7 +65,7 @@
     }
   });
   const edge = $derived(composed.edge);
-  const hoop = $derived(edge && smallestHoop(shop.hoops, edge.finished));
+  const hoop = $derived(edge && smallestFit(shop.hoops, edge.finished)?.hoop);
   /** The sizes named, or those round the wish where one size and the machine’s step are known. */
   const offers = $derived.by(() => {
     const named = readSizes(sizes);

@@ -2,7 +2,7 @@
   import { extents, type Outline, type Path, pathData } from '$lib/core/base/geometry';
   import { formatSize, otherUnit } from '$lib/core/base/units';
   import type { AnyConstruction, Question } from '$lib/core/craft/constructions';
-  import { fitsField, type Shop } from '$lib/core/documents/shop';
+  import { asTheDesignLies, fitIn, type Shop } from '$lib/core/documents/shop';
   import { chosenOutline } from '$lib/core/reading/papers';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
 
@@ -52,10 +52,13 @@
   const questions = $derived(
     (construction?.questions ?? []).filter((question) => !(hasChart && 'onlyWithoutChart' in question))
   );
-  const hoop = $derived(shop.hoops.find(({ id }) => id === hoopId));
+  const chosen = $derived(shop.hoops.find(({ id }) => id === hoopId));
   const variant = $derived(made?.ok ? made.pattern.variant : undefined);
   const outline = $derived(made?.ok ? made.pattern.lines[0]?.path : undefined);
-  const fits = $derived(!hoop || !variant || fitsField(hoop, variant.size));
+  const fit = $derived(chosen && variant && fitIn(chosen, variant.size));
+  const fits = $derived(!chosen || !variant || fit !== undefined);
+  /** As the design sees it: on its side where the design is turned a quarter. */
+  const hoop = $derived(chosen && asTheDesignLies(chosen, fit?.turned === true));
   const asksSize = $derived(['width', 'height'].every((key) => questions.some((each) => each.key === key)));
   /** A drawn outline comes with its own size. */
   function answer(question: Question, value: unknown): void {
@@ -233,6 +236,9 @@
         <dt class="text-soft">Field</dt>
         <dd class="font-semibold">{formatSize(hoop.field, shop.unit)}</dd>
       </dl>
+      {#if fit?.turned}<p class="mt-2">
+          Turned a quarter at the machine it fits: the hoop is drawn as it lies under it.
+        </p>{/if}
       {#if !fits}<p class="mt-2 font-bold text-hands">The outline does not fit this hoop’s field.</p>{/if}
     {/if}
   </aside>

@@ -79,6 +79,8 @@ export class Sequence {
         overrides: {},
         lines: {},
         phases: {},
+        pieces: {},
+        ops: {},
         shape: typeof shape === 'object' ? 'drawn' : shape,
         ...variant
       },

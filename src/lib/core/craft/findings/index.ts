@@ -1,3 +1,4 @@
+export { inside } from './saying';
 export {
   found,
   isGraver,

@@ -8,6 +8,12 @@ export const NEEDLE_SAYINGS = {
       `${called} reaches outside the stitch field of ${hoop}, ${sizeIn(field)}.`,
     'Choose a larger hoop, or the variant made for this one.'
   ),
+  'field/turn': saying<{ width: number; height: number; hoop: string; unit: string; turned: boolean }>(
+    'stop',
+    ({ hoop, turned, ...size }) =>
+      `The stitching, ${sizeIn(size)}, fits ${hoop} ${turned ? 'upright' : 'turned a quarter'}, not as it lies now.`,
+    'Turn the design a quarter at the machine; everything here is planned so.'
+  ),
   'bare/no-cloth': saying<{ called: string }>(
     'stop',
     ({ called }) => `${called} would run on bare stabiliser: there is no cloth under it.`,

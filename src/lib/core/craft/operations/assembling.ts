@@ -148,10 +148,10 @@ export const assemblingTraits = {
   'set-up': {
     label: 'Set up a job',
     mark: 'start',
-    wording: () =>
+    wording: ({ turned }) =>
       say(
         'Set up the job',
-        'Load the file. Check that hoop, copies and needle colours are the ones on this sheet.'
+        `Load the file${turned ? ' and turn the design a quarter' : ''}. Check that hoop, copies and needle colours are the ones on this sheet.`
       ),
     caution: null,
     time: (_, { machine }) => [spent(machine.needles > 1 ? 'setUpMulti' : 'setUp')],
@@ -165,7 +165,7 @@ export const assemblingTraits = {
     ready: null,
     spoken: null,
     start: null,
-    fields: {}
+    fields: { turned: null }
   },
   other: {
     label: 'Something else',

@@ -109,6 +109,8 @@ export interface Answerable {
   severity: 'stop' | 'warn' | 'note';
   stepId: string | null;
   about: string | null;
+  /** Later steps that show the same. */
+  also?: string[];
 }
 
 /**
@@ -132,7 +134,13 @@ export function answerFinding(item: Item, finding: Answerable, reason: string, a
 
 /** Takes an answer back, so that the finding stands again. */
 export function takeBackAnswer(item: Item, finding: Answerable): Item {
-  return { ...item, answers: item.answers.filter((answer) => !isAbout(answer, finding)) };
+  const places = [finding.stepId, ...(finding.also ?? [])];
+  return {
+    ...item,
+    answers: item.answers.filter(
+      (answer) => !places.some((stepId) => isAbout(answer, { ...finding, stepId }))
+    )
+  };
 }
 
 /** Whether an answer was given to a finding, however grave that is now. */

@@ -111,7 +111,10 @@ export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('needle'), needle: z.string().min(1).max(60) }),
   z.object({ do: z.literal('speed'), spm: z.number().int().min(50).max(1500) }),
   z.object({ do: z.literal('trace') }),
-  z.object({ do: z.literal('set-up') }),
+  z.object({
+    do: z.literal('set-up'),
+    turned: z.boolean().optional().describe('the design is turned a quarter at the machine')
+  }),
   z.object({
     do: z.literal('insert-run'),
     fileName: z.string().min(1).max(200),

@@ -188,6 +188,16 @@ export const Piece = z.object({
 });
 export type Piece = z.infer<typeof Piece>;
 
+/** What may differ of a piece in a variant: its cloth, its layers, what it is for. */
+const VariantPiece = z.object({
+  material: Material.optional(),
+  plies: z.number().int().min(1).max(20).optional(),
+  use: PieceUse.optional(),
+  covers: Id.nullable().optional(),
+  shows: Piece.shape.shows.optional(),
+  shape: z.enum(['rough', 'pre-cut']).optional()
+});
+
 const StepBase = z.object({
   id: Id,
   hoopingId: Id,
@@ -229,7 +239,15 @@ export const Variant = z.object({
   phases: z
     .record(z.string(), z.array(Phase).min(1).max(LIMITS.phases))
     .default({})
-    .describe('stitches of stops that differ, by stop')
+    .describe('stitches of stops that differ, by stop'),
+  pieces: z
+    .record(z.string(), VariantPiece)
+    .default({})
+    .describe('what differs of pieces in this variant, by piece'),
+  ops: z
+    .record(z.string(), Operation)
+    .default({})
+    .describe('hand steps done otherwise in this variant, by step')
 });
 export type Variant = z.infer<typeof Variant>;
 

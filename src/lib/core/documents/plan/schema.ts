@@ -121,7 +121,11 @@ export const Plan = versioned(
       id: z.string(),
       name: z.string(),
       field: z.object({ width: z.number(), height: z.number() }),
-      ring: z.object({ width: z.number(), height: z.number() })
+      ring: z.object({ width: z.number(), height: z.number() }),
+      turned: z
+        .boolean()
+        .optional()
+        .describe('the design is turned a quarter, so field and ring are told as they lie under it')
     }),
     steps: z.array(PlanStep),
     totals: z.object({ hands: Estimate, needle: Estimate, waiting: Estimate }),

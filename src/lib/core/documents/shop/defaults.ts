@@ -60,23 +60,23 @@ export function defaultShop(id: string): Shop {
 }
 
 /**
- * The setup an item gets when nobody has chosen one: its first variant on the shop’s first machine, in the
- * smallest hoop whose field takes the outline.
+ * The setup an item gets when nobody has chosen one: a variant, the first where none is named, on the shop’s first machine,
+ * in the smallest hoop whose field takes the outline, upright or turned a quarter.
  */
 export function defaultSetup(
-  item: { id: string; variants: { id: string; size: { width: number; height: number } }[] },
-  shop: Shop
+  item: { id: string; variants: { id: string; size: Size }[] },
+  shop: Shop,
+  variantId?: string
 ): Setup {
-  const variant = item.variants[0];
+  const variant = item.variants.find(({ id }) => id === variantId) ?? item.variants[0];
   const machine = shop.machines[0];
-  const hoop = (variant && smallestHoop(shop.hoops, variant.size)) ?? largestHoop(shop.hoops);
   return {
     schema: 'jolt-step/setup',
     version: SETUP_VERSION,
     itemId: item.id,
     variantId: variant?.id ?? '',
     machineId: machine?.id ?? '',
-    hoopId: hoop?.id ?? '',
+    ...hoopFor(shop.hoops, variant?.size),
     copies: 1,
     threads: {},
     bobbin: 'white',
@@ -84,23 +84,61 @@ export function defaultSetup(
   };
 }
 
+interface Size {
+  width: number;
+  height: number;
+}
+
+/** A hoop that takes a size, and whether the design is turned a quarter in it. */
+interface HoopFit {
+  hoop: Hoop;
+  turned: boolean;
+}
+
 /**
- * The hoop with the smallest field that takes a size as it stands.
+ * The hoop with the smallest field that takes a size, upright or turned a quarter.
  *
  * @param size width and height that must lie inside the field, mm
  * @returns undefined when none takes it
+ *
+ * @example
+ * smallestFit([hoop130x180, hoop200x300], { width: 165, height: 115 }) // { hoop: hoop130x180, turned: true }
  */
-export function smallestHoop(hoops: Hoop[], size: { width: number; height: number }): Hoop | undefined {
-  return hoops
-    .filter((hoop) => fitsField(hoop, size))
-    .sort((a, b) => a.field.width * a.field.height - b.field.width * b.field.height)[0];
+export function smallestFit(hoops: readonly Hoop[], size: Size): HoopFit | undefined {
+  return hoops.flatMap((hoop) => fitIn(hoop, size) ?? []).sort((a, b) => areaOf(a.hoop) - areaOf(b.hoop))[0];
 }
 
-/** Whether a size lies inside the hoop’s field as it stands. */
-export function fitsField(hoop: Hoop, size: { width: number; height: number }): boolean {
-  return size.width <= hoop.field.width && size.height <= hoop.field.height;
+/** How a size lies in the hoop’s field: upright where it can, else turned a quarter; undefined where it does not fit. */
+export function fitIn(hoop: Hoop, { width, height }: Size): HoopFit | undefined {
+  const { field } = hoop;
+  if (width <= field.width && height <= field.height) return { hoop, turned: false };
+  return height <= field.width && width <= field.height ? { hoop, turned: true } : undefined;
 }
 
-function largestHoop(hoops: Hoop[]): Hoop | undefined {
-  return [...hoops].sort((a, b) => b.field.width * b.field.height - a.field.width * a.field.height)[0];
+/** A hoop as the design sees it: lying on its side where the design is turned a quarter. */
+export function asTheDesignLies<H extends Pick<Hoop, 'field' | 'ring'>>(hoop: H, turned: boolean): H {
+  const onItsSide = ({ width, height }: Size): Size => ({ width: height, height: width });
+  return turned ? { ...hoop, field: onItsSide(hoop.field), ring: onItsSide(hoop.ring) } : hoop;
+}
+
+/** The hoop proposed for a size, as a setup names it; the largest where none takes it. */
+export function hoopFor(hoops: readonly Hoop[], size: Size | undefined): Pick<Setup, 'hoopId' | 'turned'> {
+  const fit = size && smallestFit(hoops, size);
+  const hoop = fit?.hoop ?? [...hoops].sort((a, b) => areaOf(b) - areaOf(a))[0];
+  return { hoopId: hoop?.id ?? '', turned: fit?.turned === true };
+}
+
+/** A setup for another variant of its item: the hoop is proposed anew for its size. */
+export function inVariant(
+  setup: Setup,
+  { variants }: { variants: { id: string; size: Size }[] },
+  hoops: readonly Hoop[],
+  variantId: string
+): Setup {
+  const variant = variants.find(({ id }) => id === variantId);
+  return { ...setup, variantId, ...(variant && hoopFor(hoops, variant.size)) };
+}
+
+function areaOf({ field }: Hoop): number {
+  return field.width * field.height;
 }

@@ -1,5 +1,14 @@
 export { defaultOffers, OffcutRule, Offer } from './buying';
-export { defaultSetup, defaultShop, fitsField, paceOf, smallestHoop } from './defaults';
+export {
+  asTheDesignLies,
+  defaultSetup,
+  defaultShop,
+  fitIn,
+  hoopFor,
+  inVariant,
+  paceOf,
+  smallestFit
+} from './defaults';
 export {
   DEFAULT_HAND_TIMES,
   HAND_TIME_KEYS,

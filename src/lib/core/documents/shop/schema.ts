@@ -147,6 +147,10 @@ export const Setup = versioned(
     variantId: Id,
     machineId: Id,
     hoopId: Id,
+    turned: z
+      .boolean()
+      .optional()
+      .describe('the design is turned a quarter in the hoop; upright where missing'),
     copies: z.number().int().min(1).max(500).default(1),
     threads: z.record(z.string(), Spool).default({}).describe('spool used for a thread of the item'),
     bobbin: z.string().max(80).default('white').describe('what bobbins are usually wound with'),

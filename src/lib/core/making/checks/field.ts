@@ -1,27 +1,64 @@
 import { found } from '$lib/core/craft/findings';
-import { extents } from '$lib/core/base/geometry';
-import { type Check, type Finding, runsOf } from './finding';
+import { type Extents, extents } from '$lib/core/base/geometry';
+import { type Check, type CheckContext, type Finding, runsOf, type StopRun } from './finding';
 
-/** Stops that reach outside the stitch field of the hoop. */
+/** Stops that reach outside the stitch field of the hoop; where a quarter turn mends it, that alone is said. */
 export const field: Check = (context) => {
   const { item, plan } = context;
-  const [halfW, halfH] = [plan.hoop.field.width / 2, plan.hoop.field.height / 2];
+  const { field: own, name, turned = false } = plan.hoop;
   // A hoop that is moved on its mount brings other parts of itself into the field.
   const moves = item.steps.some((step) => step.kind === 'hand' && step.op.do === 'mount');
-  return runsOf(context).flatMap(({ stepId, called, paths, width }): Finding[] => {
-    const out = paths.some((path) => {
-      const { minX, maxX, minY, maxY, width: wide, height } = extents(path);
-      const edge = width / 2;
+  const runs = runsOf(context);
+  const out = runs.filter(({ paths, width }) =>
+    paths.some((path) => {
+      const box = extents(path);
       return moves
-        ? wide + width > plan.hoop.field.width || height + width > plan.hoop.field.height
-        : minX - edge < -halfW - 0.01 ||
-            maxX + edge > halfW + 0.01 ||
-            minY - edge < -halfH - 0.01 ||
-            maxY + edge > halfH + 0.01;
-    });
-    if (!out) return [];
+        ? box.width + width > own.width || box.height + width > own.height
+        : !liesIn(own, box, width / 2);
+    })
+  );
+  const [first] = out;
+  if (!first) return [];
+  const size = moves ? undefined : fitsTurned(runs, own);
+  if (size)
     return [
-      found('field/outside', stepId, { called, hoop: plan.hoop.name, ...plan.hoop.field, unit: plan.unit })
+      {
+        ...found('field/turn', first.stepId, { ...size, hoop: name, unit: plan.unit, turned }),
+        fix: {
+          label: turned ? 'Turn it back' : 'Turn it a quarter',
+          apply: (before) => before,
+          setup: { turned: !turned }
+        }
+      }
     ];
-  });
+  return out.map(({ stepId, called }): Finding =>
+    found('field/outside', stepId, { called, hoop: name, ...own, unit: plan.unit })
+  );
 };
+
+function liesIn(
+  field: CheckContext['plan']['hoop']['field'],
+  { minX, maxX, minY, maxY }: Pick<Extents, 'minX' | 'maxX' | 'minY' | 'maxY'>,
+  edge: number
+): boolean {
+  const [halfW, halfH] = [field.width / 2 + 0.01, field.height / 2 + 0.01];
+  return minX - edge >= -halfW && maxX + edge <= halfW && minY - edge >= -halfH && maxY + edge <= halfH;
+}
+
+/** The size of all stitching, where every stop lies in the field once the design is turned a quarter. */
+function fitsTurned(
+  runs: readonly StopRun[],
+  field: CheckContext['plan']['hoop']['field']
+): { width: number; height: number } | undefined {
+  const boxes = runs.flatMap(({ paths, width }) =>
+    paths.map((path) => ({ box: extents(path), edge: width / 2 }))
+  );
+  const lying = { width: field.height, height: field.width };
+  if (!boxes.every(({ box, edge }) => liesIn(lying, box, edge))) return undefined;
+  const most = (of: (box: Extents, edge: number) => number): number =>
+    Math.max(...boxes.map(({ box, edge }) => of(box, edge)));
+  return {
+    width: most((box, edge) => box.maxX + edge) + most((box, edge) => edge - box.minX),
+    height: most((box, edge) => box.maxY + edge) + most((box, edge) => edge - box.minY)
+  };
+}

@@ -14,6 +14,7 @@ import {
   type Stop
 } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
+import type { Setup } from '$lib/core/documents/shop';
 import { EMPTY_STACK, type Layer, samplesOf, type StackState, type StackStep } from '$lib/core/making/stack';
 
 /** What a check reads: the item, its plan on this machine, and the hoop after every step. Never the construction’s name. */
@@ -25,9 +26,11 @@ export interface CheckContext {
   cutAccuracy: number;
 }
 
-/** Something a check has found, and an edit that mends it where there is one. */
+/** Something a check has found, and what mends it where there is something: an edit, or another setup. */
 export interface Finding extends Found {
-  fix?: { label: string; apply: (item: Item) => Item };
+  fix?: { label: string; apply: (item: Item) => Item; setup?: Partial<Setup> };
+  /** Later steps that show the same cause. */
+  also?: string[];
 }
 
 export type Check = (context: CheckContext) => Finding[];

@@ -33,6 +33,7 @@ import { stabiliser } from './stabiliser';
 import { tapedFlip } from './tapedFlip';
 import { template } from './template';
 import { through } from './through';
+import { together } from './together';
 import { topping } from './topping';
 import { underlay } from './underlay';
 import { untacked } from './untacked';
@@ -100,15 +101,11 @@ const RANK = { stop: 0, warn: 1, note: 2 };
  */
 export function runChecks(context: CheckContext): CheckResult {
   const result: CheckResult = { open: [], answered: [] };
-  const said = new Set<string>();
-  for (const finding of CHECKS.flatMap((check) => check(context))) {
-    // The same thing is said once, however many seams show it.
-    const key = `${finding.code} ${finding.stepId ?? ''} ${finding.text}`;
-    if (said.has(key)) continue;
-    said.add(key);
+  for (const finding of together(CHECKS.flatMap((check) => check(context)))) {
+    const shownAt = [finding, ...(finding.also ?? []).map((stepId) => ({ ...finding, stepId }))];
     // An answer lapses when the finding is graver than what was answered.
     const answer = context.item.answers.find(
-      (each) => isAbout(each, finding) && !isGraver(finding.severity, each.severity)
+      (each) => shownAt.some((place) => isAbout(each, place)) && !isGraver(finding.severity, each.severity)
     );
     if (answer) result.answered.push({ finding, reason: answer.reason });
     else result.open.push(finding);

@@ -2,6 +2,7 @@ import { found, sentenceOf } from '$lib/core/craft/findings';
 import { findStop, forVariant, type Item, type Step, type Stop, variantOf } from '$lib/core/documents/item';
 import { type Plan, PLAN_VERSION, type PlanStep, type PlanWarning } from '$lib/core/documents/plan';
 import {
+  asTheDesignLies,
   bobbinKindOf,
   defaultSetup,
   type Hoop,
@@ -63,7 +64,8 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const steps = planSteps(item, shop, machine, hoop, {
     seen: seenThreads(trace),
     geometry,
-    person: resolved.setup.person ?? ''
+    person: resolved.setup.person ?? '',
+    turned: resolved.setup.turned === true
   });
   const stops = steps.flatMap(({ stop }) => stop ?? []);
   const warnings: PlanWarning[] = [
@@ -85,7 +87,13 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     finished: variant.finished,
     copies: resolved.setup.copies,
     machine: { id: machine.id, name: machine.name, needles: machine.needles, setSpm: machine.setSpm },
-    hoop: { id: hoop.id, name: hoop.name, field: hoop.field, ring: hoop.ring },
+    hoop: {
+      id: hoop.id,
+      name: hoop.name,
+      field: hoop.field,
+      ring: hoop.ring,
+      ...(resolved.setup.turned === true && { turned: true })
+    },
     steps,
     totals: totalsOf(steps, shop, machine.id, resolved.setup.person ?? ''),
     stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
@@ -136,7 +144,7 @@ function seenThreads(trace: StackStep[]): Map<string, Stop['visible']> {
 }
 
 function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {
-  const standard = defaultSetup(item, shop);
+  const standard = defaultSetup(item, shop, wanted?.variantId);
   const setup = wanted ?? standard;
   const machine =
     shop.machines.find(({ id }) => id === setup.machineId) ??
@@ -151,7 +159,7 @@ function resolve(item: Item, wanted: Setup | undefined, shop: Shop): Resolved {
   };
   if (machine.id !== setup.machineId) gone('machine', machine.name);
   if (hoop.id !== setup.hoopId) gone('hoop', hoop.name);
-  return { setup, machine, hoop, warnings };
+  return { setup, machine, hoop: asTheDesignLies(hoop, setup.turned === true), warnings };
 }
 
 /** Upper thread by thread, in the order of first use, a stop that runs twice counted twice. */

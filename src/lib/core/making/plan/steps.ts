@@ -39,6 +39,8 @@ interface Known {
   geometry: ReadonlyMap<string, StopGeometry>;
   /** Whose hands. */
   person: string;
+  /** The design is turned a quarter in the hoop. */
+  turned: boolean;
 }
 
 const NO_NEEDLE: NeedleParts = { stitching: 0, overhead: 0, trims: 0 };
@@ -52,7 +54,7 @@ export function planSteps(
   shop: Shop,
   machine: Machine,
   hoop: Hoop,
-  { seen, geometry, person }: Known
+  { seen, geometry, person, turned }: Known
 ): PlanStep[] {
   const ownHands = shop.learned?.people[person];
   const ownMachine = shop.learned?.machines[machine.id];
@@ -100,7 +102,7 @@ export function planSteps(
   const runParts = (op: OperationOf<'insert-run'>): NeedleParts =>
     op.stitches > 0 ? needleParts(asStop(op), machine, hoop) : NO_NEEDLE;
 
-  addHand('set-up', null, { do: 'set-up' }, '');
+  addHand('set-up', null, { do: 'set-up', ...(turned && { turned }) }, '');
   for (const step of item.steps) {
     if (step.kind === 'hand') {
       if (

@@ -1,8 +1,15 @@
-import { type Item, variantOf } from '$lib/core/documents/item';
+import { forVariant, type Item, variantOf } from '$lib/core/documents/item';
 import { type OrderLine, type Turn, TURNS } from '$lib/core/documents/order';
 import type { Plan } from '$lib/core/documents/plan';
 import type { Way } from '$lib/core/documents/run';
-import { defaultSetup, type Hoop, type Machine, type Setup, type Shop } from '$lib/core/documents/shop';
+import {
+  defaultSetup,
+  fitIn,
+  type Hoop,
+  type Machine,
+  type Setup,
+  type Shop
+} from '$lib/core/documents/shop';
 import { plan } from '$lib/core/making/plan';
 import { outlineOf, reachedArea } from '$lib/core/ordering/copies';
 import { type Area, type CopyLayout, type CopyOutline, layOutCopies } from '$lib/core/solvers/nesting';
@@ -62,12 +69,17 @@ export function stationsOf({ machines }: Pick<Shop, 'machines'>, ids: readonly s
 export class LineContext {
   readonly #kept = new Map<string, unknown>();
 
+  /** The item as the variant of the line has it. */
+  readonly item: Item;
+
   constructor(
     readonly line: OrderLine,
-    readonly item: Item,
+    item: Item,
     readonly setup: Setup | undefined,
     readonly shop: Shop
-  ) {}
+  ) {
+    this.item = forVariant(item, line.variantId ?? setup?.variantId);
+  }
 
   get variantId(): string {
     return this.setupFor(null, null).variantId;
@@ -82,6 +94,8 @@ export class LineContext {
       variantId: variant?.id ?? own.variantId,
       ...(machine && { machineId: machine.id }),
       ...(hoop && { hoopId: hoop.id }),
+      // How a copy lies is for the layout to say.
+      turned: false,
       copies: 1
     };
   }
@@ -120,8 +134,11 @@ export class LineContext {
     return this.line.gap ?? USUAL_GAP_MM;
   }
 
-  get turns(): readonly Turn[] {
-    return this.line.turned ? TURNS : [0];
+  /** Ways round a copy may lie: any where the line says so, a quarter turned where the hoop takes it no other way. */
+  turnsIn(hoop: Hoop): readonly Turn[] {
+    if (this.line.turned) return TURNS;
+    const size = variantOf(this.item, this.variantId)?.size;
+    return size && fitIn(hoop, size)?.turned ? [90] : [0];
   }
 
   /** As many copies as a hoop takes, or as are wanted of it. */
@@ -130,7 +147,11 @@ export class LineContext {
     return this.#once(`layout ${stage.index} ${hoop.id} ${needles} ${most}`, () => {
       const outline = this.outlineOf(stage, machine, hoop);
       if (this.movesHoop(stage)) return ALONE;
-      return layOutCopies(outline, this.areaOf(machine, hoop), { gap: this.gap, most, turns: this.turns });
+      return layOutCopies(outline, this.areaOf(machine, hoop), {
+        gap: this.gap,
+        most,
+        turns: this.turnsIn(hoop)
+      });
     });
   }
 

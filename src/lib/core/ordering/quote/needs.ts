@@ -1,4 +1,4 @@
-import type { Item } from '$lib/core/documents/item';
+import { forVariant, type Item } from '$lib/core/documents/item';
 import type { OrderLine } from '$lib/core/documents/order';
 import { defaultOffers, type Setup } from '$lib/core/documents/shop';
 import type { ClothEntry, StashEntry } from '$lib/core/documents/stash';
@@ -54,7 +54,8 @@ function stillToMake({ order, items }: BatchInput, { hoopings }: BatchPlan): Mad
     const copies = own
       .filter(({ stage, stages }) => stage === stages - 1)
       .reduce((sum, each) => sum + each.copies, 0);
-    return [{ line, item: found.item, setup: found.setup, hoopings: own, copies }];
+    const item = forVariant(found.item, line.variantId ?? found.setup?.variantId);
+    return [{ line, item, setup: found.setup, hoopings: own, copies }];
   });
 }
 

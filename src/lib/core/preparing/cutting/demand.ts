@@ -1,4 +1,4 @@
-import type { Item, Material } from '$lib/core/documents/item';
+import { forVariant, type Item, type Material } from '$lib/core/documents/item';
 import type { CutPiece, Plan } from '$lib/core/documents/plan';
 import type { Hoop } from '$lib/core/documents/shop';
 import type { ClothEntry } from '$lib/core/documents/stash';
@@ -23,7 +23,7 @@ export interface Want {
 }
 
 /**
- * Everything that is cut for some items. Zips are taken, not cut, and a piece cut from an earlier hooping needs no cloth.
+ * Everything that is cut for some items, each in the variant its plan is of. Zips are taken, not cut, and a piece cut from an earlier hooping needs no cloth.
  *
  * @param entries cloth of the stash: what is not washed yet is cut larger by what a wash takes
  */
@@ -32,8 +32,9 @@ export function demandsOf(
   rules: SizingRules,
   entries: readonly ClothEntry[]
 ): Demand[] {
-  return wants.flatMap(({ item, plan, copies }) =>
-    cutList(item, hoopOf(plan), rules, copies, ({ material, grain }) =>
+  return wants.flatMap(({ item: whole, plan, copies }) => {
+    const item = forVariant(whole, plan.variant.id);
+    return cutList(item, hoopOf(plan), rules, copies, ({ material, grain }) =>
       shrinkageOf(material, entries, grain === 'any')
     )
       .filter(({ cutFrom, material }) => cutFrom === null && !isZip(material))
@@ -43,8 +44,8 @@ export function demandsOf(
         itemId: item.id,
         itemName: item.name,
         hooped: item.pieces.find(({ id }) => id === cut.pieceId)?.covers === null
-      }))
-  );
+      }));
+  });
 }
 
 /** Whether a material is a zip. */

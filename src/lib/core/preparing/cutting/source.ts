@@ -1,5 +1,5 @@
 import type { CutJob } from '$lib/core/documents/cutJob';
-import type { Item } from '$lib/core/documents/item';
+import { forVariant, type Item } from '$lib/core/documents/item';
 import { defaultOffers, defaultSetup, type Setup, type Shop } from '$lib/core/documents/shop';
 import type { ClothEntry, StashEntry } from '$lib/core/documents/stash';
 import { plan } from '$lib/core/making/plan';
@@ -14,13 +14,12 @@ export interface CutSource {
   job: Pick<CutJob, 'choices' | 'kept' | 'done'>;
 }
 
-/** Items that are wanted with their plans, each in the setup chosen for it or the shop’s own. */
+/** Items that are wanted with their plans, each in the setup chosen for it or the shop’s own, and in the variant of that setup. */
 export function plannedWants({ wants, shop }: Pick<CutSource, 'wants' | 'shop'>): Want[] {
-  return wants.map(({ item, setup, copies }) => ({
-    item,
-    copies,
-    plan: plan(item, setup ?? defaultSetup(item, shop), shop)
-  }));
+  return wants.map(({ item, setup, copies }) => {
+    const planned = plan(item, setup ?? defaultSetup(item, shop), shop);
+    return { item: forVariant(item, planned.variant.id), copies, plan: planned };
+  });
 }
 
 /** What is asked of the planner: every piece of every item, and all that can be cut or bought. */

@@ -3,6 +3,7 @@ import {
   findLine,
   findStop,
   type Item,
+  type Operation,
   type Phase,
   type Step,
   stitchesOf,
@@ -12,8 +13,8 @@ import {
 import { assemble } from './assemble';
 
 /**
- * Adds a variant of an item: the same construction with some answers changed. What both share stays shared; lines and
- * stitches that differ are kept with the variant, steps and pieces that only one of them has are marked as its own.
+ * Adds a variant of an item: the same construction with some answers changed. What both share stays shared; lines,
+ * stitches, pieces and hand steps that differ are kept with the variant, steps and pieces that only one of them has are marked as its own.
  * A charted count is scaled as the estimates differ, since the chart is of the first variant.
  *
  * @param made the construction’s pattern for the item’s answers, and for the variant’s
@@ -36,7 +37,16 @@ export function addVariant(
   const other = assemble(next, base);
   const before = assemble(old, base);
   const others = item.variants.map((variant) => variant.id);
-  const variant: Variant = { ...next.variant, id, name, overrides, lines: {}, phases: {} };
+  const variant: Variant = {
+    ...next.variant,
+    id,
+    name,
+    overrides,
+    lines: {},
+    phases: {},
+    pieces: piecesOtherwise(item, old, next),
+    ops: opsOtherwise(item, before, other)
+  };
   for (const line of next.lines) {
     const own = findLine(item, line.id);
     if (own && JSON.stringify([own.path, own.gaps]) !== JSON.stringify([line.path, line.gaps]))
@@ -98,8 +108,60 @@ function withVariant<T extends { only?: string[] | undefined }>(part: T, id: str
 
 function scaled(stop: Stop, was: Stop, is: Stop): Phase[] | undefined {
   const [from, to] = [stitchesOf(was), stitchesOf(is)];
-  if (from === to || from === 0 || to === 0) return undefined;
-  return stop.phases.map((phase) => ({ ...phase, stitches: Math.round((phase.stitches * to) / from) }));
+  const shapes = ({ phases }: Stop): string =>
+    JSON.stringify(phases.map(({ length, width }) => [length, width]));
+  if (from === 0 || to === 0 || (from === to && shapes(was) === shapes(is))) return undefined;
+  return stop.phases.map((phase, at) => ({
+    ...phase,
+    // A wider edge has longer stitches, charted or not.
+    ...pick(is.phases[at]),
+    stitches: Math.round((phase.stitches * to) / from)
+  }));
+}
+
+function pick(phase: Phase | undefined): Partial<Phase> {
+  return {
+    ...(phase?.length !== undefined && { length: phase.length }),
+    ...(phase?.width !== undefined && { width: phase.width })
+  };
+}
+
+/** What differs of the pieces both variants have; what the maker changed on the item by hand stays everywhere. */
+function piecesOtherwise(item: Item, old: Pattern, next: Pattern): Variant['pieces'] {
+  const otherwise: Variant['pieces'] = {};
+  for (const piece of next.pieces) {
+    const was = old.pieces.find(({ id }) => id === piece.id);
+    if (!was || !item.pieces.some(({ id }) => id === piece.id)) continue;
+    const differs = <K extends 'material' | 'plies' | 'use' | 'covers' | 'shows' | 'shape'>(
+      key: K
+    ): boolean => JSON.stringify(was[key]) !== JSON.stringify(piece[key]);
+    const own = {
+      ...(differs('material') && { material: piece.material }),
+      ...(differs('plies') && { plies: piece.plies }),
+      ...(differs('use') && { use: piece.use }),
+      ...(differs('covers') && { covers: piece.covers }),
+      ...(differs('shows') && { shows: piece.shows }),
+      ...(differs('shape') && { shape: piece.shape })
+    };
+    if (Object.keys(own).length > 0) otherwise[piece.id] = own;
+  }
+  return otherwise;
+}
+
+/** Hand steps both variants have and do otherwise, with the threads of the item. */
+function opsOtherwise(item: Item, before: Item, other: Item): Variant['ops'] {
+  const opOf = (steps: Step[], id: string): Operation | undefined => {
+    const step = steps.find((each) => each.id === id);
+    return step?.kind === 'hand' ? step.op : undefined;
+  };
+  const otherwise: Variant['ops'] = {};
+  for (const step of other.steps) {
+    const [own, was] = [opOf(item.steps, step.id), opOf(before.steps, step.id)];
+    if (step.kind !== 'hand' || !own || !was || 'threadId' in step.op) continue;
+    if (own.do === step.op.do && JSON.stringify(was) !== JSON.stringify(step.op))
+      otherwise[step.id] = step.op;
+  }
+  return otherwise;
 }
 
 /** What a step is called in its construction: the stop it expects, or its own id. */
