@@ -14,7 +14,7 @@ import { defaultSetup } from '$lib/core/documents/shop';
 import { type CheckResult, type Finding, review } from '$lib/core/making/checks';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { BADGER_CHART, badgerShop, badgerTab, makeItem, NOW } from './support/badger';
+import { BADGER_CHART, badgerShop, badgerTab, makeItem, NOW, tackedInWhite } from './support/badger';
 import { checkOf } from './support/findingWords';
 
 const shop = badgerShop();
@@ -82,10 +82,8 @@ describe('checks', () => {
   });
 
   it('find a vinyl backing laid the wrong way up, and turn it; felt has no wrong way', () => {
-    const vinyl = makeItem(
-      'snap-tab',
-      { back: { kind: 'vinyl', name: 'Vinyl', colour: '#d9bd8b' } },
-      BADGER_CHART
+    const vinyl = tackedInWhite(
+      makeItem('snap-tab', { back: { kind: 'vinyl', name: 'Vinyl', colour: '#d9bd8b' } }, BADGER_CHART)
     );
     const wrong = lay(vinyl, 'lay-back', { face: 'up' });
     const finding = only(check(wrong), 'faces');

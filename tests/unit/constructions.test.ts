@@ -158,7 +158,8 @@ describe('snap tab', () => {
       step.kind === 'stop' && step.stopId === 'stop-1' ? [step.pass] : []
     );
     expect(passes).to.deep.equal([1, 2]);
-    expect(ops(tab).slice(2, 6)).to.deep.equal(['stop-1', 'stop-2', 'lay', 'stop-1-again-2']);
+    // The extra row comes after what is laid on the stop before it.
+    expect(ops(tab).slice(2, 6)).to.deep.equal(['stop-1', 'lay', 'stop-2', 'stop-1-again-2']);
     expect(tab.remarks.map(({ code, stepId }) => `${code} ${stepId}`)).to.deep.equal([
       'chart/extra stop-2',
       'chart/again stop-1-again-2'

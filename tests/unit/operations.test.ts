@@ -85,6 +85,9 @@ describe('the hoop’s whereabouts', () => {
       where: 'forward',
       turned: false
     });
+    expect(after(hoop, { do: 'hoop-on' }, { do: 'frame-forward' }, { do: 'frame-back' }).where).to.equal(
+      'on'
+    );
     expect(after(hoop, { do: 'hoop-on' }, { do: 'hoop-off' }, { do: 'turn-over' })).to.deep.equal({
       where: 'off',
       turned: true
@@ -95,7 +98,7 @@ describe('the hoop’s whereabouts', () => {
     });
   });
   it('are not changed by any other step', () => {
-    const movers = ['hoop', 'unhoop', 'hoop-on', 'hoop-off', 'turn-over', 'frame-forward'];
+    const movers = ['hoop', 'unhoop', 'hoop-on', 'hoop-off', 'turn-over', 'frame-forward', 'frame-back'];
     const state: HoopState = { where: 'off', turned: true };
     for (const { op } of TABLE)
       if (!movers.includes(op.do)) expect(hoopAfter(state, op), op.do).to.equal(state);

@@ -153,7 +153,7 @@ describe('other sandwiches', () => {
     const bare = look(removeStep(cutwork, 'patch'));
     expect(said(bare)).to.include('holes stop-2');
     expect(bare.checked.open.find(({ code }) => checkOf(code) === 'holes')?.text).to.equal(
-      'Stop 2 stitches over a hole, with nothing under the needle.'
+      'Stop 2 stitches over a hole, with nothing under the needle. The same holds for stop 3.'
     );
   });
   it('the joined appliqué: the right piece is sewn face down and flipped over the join', () => {

@@ -51,7 +51,7 @@ describe('a construction', () => {
     const made = constructionOf('snap-tab')?.patternOf({ width: 1, closing: 'glue' });
     expect(made?.ok === false ? made.problems : []).to.deep.equal([
       'Stitched outline, width: at least 15 mm',
-      'Closes with: Invalid option: expected one of "snap"|"eyelet"|"ribbon-loop"'
+      'Closes with: Invalid option: expected one of "snap"|"eyelet"|"ring"|"ribbon-loop"'
     ]);
   });
 });

@@ -19,7 +19,7 @@ import { needleHours } from '$lib/core/running/runs';
 import { bobbinUse } from '$lib/core/solvers/bobbins';
 import { planNeedles } from '$lib/core/solvers/needles';
 import { expect } from 'chai';
-import { BADGER_CHART, badgerShop, badgerTab, makeItem } from './support/badger';
+import { BADGER_CHART, badgerShop, badgerTab, makeItem, tackedInWhite } from './support/badger';
 import { endOf, roomyShop } from './support/ends';
 import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 import { RUN_VERSION } from '$lib/core/documents/run';
@@ -49,7 +49,7 @@ describe('the order of an item’s stops', () => {
     const chart = BADGER_CHART.replace('3 face white', '3 face pink')
       .replace('4 cheeks pink', '4 cheeks black')
       .replace('5 eyes black', '5 eyes pink');
-    const tab = makeItem('snap-tab', {}, chart);
+    const tab = tackedInWhite(makeItem('snap-tab', {}, chart));
     // White, pink, black, pink, white as charted.
     expect(threadsOf(tab).order).to.deep.include({ better: null, proven: true });
     const details = tab.files[0]?.stops.filter(({ role }) => role === 'decoration') ?? [];

@@ -19,7 +19,7 @@ import { orderDemands } from '$lib/core/ordering/quote/needs';
 import { cutInputOf } from '$lib/core/preparing/cutting';
 import { addVariant } from '$lib/core/reading/matching';
 import { expect } from 'chai';
-import { BADGER_CHART, badgerShop, makeItem, NOW } from './support/badger';
+import { badgerShop, badgerTab, makeItem, NOW } from './support/badger';
 import { orderOf } from './support/orders';
 import { constructionOf } from '$lib/core/craft/constructions';
 
@@ -38,7 +38,7 @@ const vary = (item: ItemType, overrides: Record<string, unknown>): ItemType =>
 const ids = (item: ItemType): string[] => item.steps.map(({ id }) => id);
 
 describe('variants of an item', () => {
-  const tab = makeItem('snap-tab', {}, BADGER_CHART);
+  const tab = badgerTab();
 
   it('of another size share steps, threads and chart; lines and stitches are their own', () => {
     const both = vary(tab, { height: 114 });

@@ -20,7 +20,8 @@ export const KIND_WORDS: Record<MaterialKind, string> = {
   'wash-away-mesh': 'Wash-away, cloth type',
   'wash-away-film': 'Wash-away film',
   'sticky-wash-away': 'Sticky wash-away',
-  fusible: 'Fusible',
+  fusible: 'Fusible web',
+  interfacing: 'Interfacing',
   'heat-adhesive': 'Heat adhesive',
   zip: 'Nylon zip',
   'metal-zip': 'Metal zip'

@@ -1,5 +1,5 @@
 import type { Pattern } from '$lib/core/craft/constructions';
-import type { Item } from '$lib/core/documents/item';
+import { editStop, type Item } from '$lib/core/documents/item';
 import { defaultShop, type Shop } from '$lib/core/documents/shop';
 import { align, assemble, type FixedMatch } from '$lib/core/reading/matching';
 import { readChart } from '$lib/core/reading/papers';
@@ -70,4 +70,13 @@ export function makeItem(
   });
 }
 
-export const badgerTab = (): Item => makeItem('snap-tab', {}, BADGER_CHART);
+/** The tab as its maker has it: the tack-down, which is seen under the outline, in the outline’s white and not as charted. */
+export function badgerTab(): Item {
+  return tackedInWhite(makeItem('snap-tab', {}, BADGER_CHART));
+}
+
+/** A tab whose second stop, the tack-down, is stitched in the outline’s white. */
+export function tackedInWhite(item: Item): Item {
+  const white = item.threads.find(({ name }) => name === 'White')?.id;
+  return editStop(item, 'stop-2', { threadId: white });
+}

@@ -235,7 +235,7 @@ export const WRONG: Wrong[] = [
     what: 'a long edge on a used bobbin',
     mistake: both(gone('bobbin'), stop('stop-4', { stitches: 15000 })),
     finding: 'warn bobbin stop-6',
-    text: 'The bobbin can run out inside stop 6: 36 m are used when it begins, and it needs 5 m.',
+    text: 'The bobbin can run out inside stop 6: 36 m are used when it begins, and it needs 13 m.',
     fix: 'Full bobbin before it'
   }
 ];

@@ -111,7 +111,7 @@ export const FINISHED: Record<string, End> = {
   },
   'split-design': {
     front: ['GROUND right', 'LOWER PIECE right', 'UPPER PIECE right'],
-    back: ['STABILISER wrong'],
+    back: ['GROUND wrong', 'STABILISER wrong'],
     lining: [],
     hidden: [],
     threads: { hidden: 4, both: 4 }

@@ -73,6 +73,22 @@ export const LAYING_STEPS: Expected[] = [
     seconds: 5
   },
   {
+    op: { do: 'frame-back' },
+    title: 'Send the frame back',
+    detail: /in its way/,
+    mark: 'move',
+    seconds: 5,
+    caution: /carriage/
+  },
+  {
+    op: { do: 'back-cloth', pieceIds: ['front', 'back'] },
+    title: 'Fuse interfacing to FRONT and BACK',
+    detail: /wrong side/,
+    mark: 'heat',
+    seconds: 90,
+    caution: /Hot iron/
+  },
+  {
     op: { do: 'lay', pieceId: 'front', side: 'above', face: 'down', covers: 'outline', over: 12, hold: tape },
     title: 'Lay FRONT, face down',
     detail: /^Cover the outline by 12 mm all round\. Tape all four corners, outside the stitching\.$/,

@@ -123,7 +123,7 @@ export const MORE_WRONG: Wrong[] = [
     what: 'the pin left in',
     mistake: gone('unpin'),
     finding: 'stop pins stop-2',
-    text: 'A pin in PETALS is less than 6 mm from the path of stop 2.'
+    text: 'A pin in GROUND is less than 6 mm from the path of stop 2.'
   },
   {
     construction: 'raised-piece',

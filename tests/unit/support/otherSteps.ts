@@ -3,7 +3,7 @@ import { OUTLINE_CM, type Expected } from './layingSteps';
 /** Steps that cut through, thread, look after the machine and finish. */
 export const OTHER_STEPS: Expected[] = [
   {
-    op: { do: 'cut-away-behind', pieceIds: ['stabiliser'], lineId: 'outline' },
+    op: { do: 'cut-away-behind', pieceIds: ['stabiliser'], lineId: 'outline', from: 'back' },
     title: 'Cut STABILISER away behind',
     detail: /from the back/,
     mark: 'cut',
@@ -17,6 +17,27 @@ export const OTHER_STEPS: Expected[] = [
     mark: 'cut',
     seconds: 30 + 1.5 * OUTLINE_CM,
     caution: /mat/
+  },
+  {
+    op: { do: 'load-file', fileId: 'file-1' },
+    title: 'Load “Test item”',
+    detail: /number 1 again/,
+    mark: 'machine',
+    seconds: 30
+  },
+  {
+    op: { do: 'one-colour', stops: 3 },
+    title: 'Set one-colour mode',
+    detail: /The 3 stops of this file run as one/,
+    mark: 'machine',
+    seconds: 5
+  },
+  {
+    op: { do: 'speed', spm: null },
+    title: 'Bring the speed back up',
+    detail: /usually run/,
+    mark: 'machine',
+    seconds: 5
   },
   {
     op: { do: 'patch-hole', pieceId: 'front', lineId: 'outline' },
@@ -225,7 +246,7 @@ export const OTHER_STEPS: Expected[] = [
     title: 'Sew the hook-and-loop on',
     detail: /Rounded corners/,
     mark: 'fasten',
-    seconds: 15
+    seconds: 180
   },
   {
     op: { do: 'punch', holes: 2 },

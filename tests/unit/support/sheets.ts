@@ -2,8 +2,8 @@
 export const SHEETS: Record<string, string[]> = {
   'snap-tab': [
     ...['hoop stabiliser', 'hoop-on', 'S Placement line', 'lay front above up', 'S Tack-down'],
-    ...['S Detail', 'hoop-off', 'turn-over', 'snip', 'lay back below down', 'turn-over'],
-    ...['hoop-on', 'S Outline', 'S Hole marks', 'hoop-off', 'inspect', 'snip', 'unhoop', 'untape'],
+    ...['S Detail', 'hoop-off', 'turn-over', 'snip', 'lay back below down', 'turn-over', 'hoop-on'],
+    ...['S Outline', 'S Hole marks', 'hoop-off', 'inspect', 'snip', 'unhoop', 'untape'],
     ...['tear-away', 'cut-out', 'punch', 'hardware']
   ],
   patch: [
@@ -13,15 +13,15 @@ export const SHEETS: Record<string, string[]> = {
   'border-patch': [
     ...['hoop stabiliser ground', 'hoop-on', 'S Colour 1', 'S Colour 2', 'S Cut line', 'hoop-off'],
     ...['unhoop', 'cut-out', 'hoop base', 'hoop-on', 'S Placement line', 'glue ground'],
-    ...['lay ground above up', 'speed', 'S Border', 'hoop-off', 'inspect', 'unhoop'],
-    ...['cut-roughly', 'rinse', 'wait']
+    ...['lay ground above up', 'speed', 'S Border', 'hoop-off', 'inspect', 'unhoop', 'cut-roughly'],
+    ...['rinse', 'wait']
   ],
   'batch-patch': [
-    ...['hoop cutaway sheet', 'hoop-on', 'S Cut lines', 'hoop-off', 'unhoop', 'other'],
-    ...['hoop film', 'hoop-on', 'S Placement line 1', 'frame-forward', 'lay blank-0 above up'],
-    ...['S Colour of patch 1', 'S Border of patch 1', 'S Placement line 2', 'frame-forward'],
-    ...['lay blank-1 above up', 'S Colour of patch 2', 'S Border of patch 2', 'hoop-off'],
-    ...['inspect', 'unhoop', 'topping-off film']
+    ...['hoop cutaway sheet', 'hoop-on', 'S Cut lines', 'hoop-off', 'unhoop', 'other', 'hoop film'],
+    ...['hoop-on', 'load-file', 'S Placement line 1', 'frame-forward', 'lay blank-0 above up'],
+    ...['frame-back', 'S Colour of patch 1', 'S Border of patch 1', 'S Placement line 2'],
+    ...['frame-forward', 'lay blank-1 above up', 'frame-back', 'S Colour of patch 2'],
+    ...['S Border of patch 2', 'hoop-off', 'inspect', 'unhoop', 'topping-off film']
   ],
   'pile-patch': [
     ...['hoop stabiliser ground', 'hoop-on', 'S Placement line', 'lay pile above up'],
@@ -34,13 +34,13 @@ export const SHEETS: Record<string, string[]> = {
     ...['lay batting above up', 'S Batting tack-down', 'hoop-off', 'trim batting'],
     ...['cut-away-behind batting', 'hoop-on', 'S Zip placement', 'lay zip above up'],
     ...['S Zip tack-down', 'hoop-off', 'turn-over', 'untape', 'cut-away-behind stabiliser'],
-    ...['turn-over', 'hoop-on', 'lay upper above down', 'S Upper zip seam', 'untape'],
-    ...['flip upper', 'press', 'S Upper topstitch', 'lay lower above down', 'S Lower zip seam'],
-    ...['untape', 'flip lower', 'press', 'S Lower topstitch', 'S Accent placement', 'trim lower'],
-    ...['lay accent above down', 'S Accent seam', 'untape', 'flip accent', 'press', 'tape accent'],
-    ...['S Outline tack', 'S Quilting', 'hoop-off', 'turn-over', 'lay lining-lower below down'],
-    ...['turn-over', 'hoop-on', 'check-under', 'S Lower lining topstitch', 'hoop-off'],
-    ...['turn-over', 'lay lining-upper below down', 'turn-over', 'hoop-on', 'check-under'],
+    ...['turn-over', 'hoop-on', 'lay upper above down', 'S Upper zip seam', 'untape', 'flip upper'],
+    ...['S Upper topstitch', 'lay lower above down', 'S Lower zip seam', 'untape', 'flip lower'],
+    ...['S Lower topstitch', 'S Accent placement', 'trim lower', 'lay accent above down'],
+    ...['S Accent seam', 'untape', 'flip accent', 'tape accent', 'S Outline tack', 'S Quilting'],
+    ...['hoop-off', 'turn-over', 'lay lining-lower below down', 'turn-over', 'hoop-on'],
+    ...['check-under', 'S Lower lining topstitch', 'hoop-off', 'turn-over'],
+    ...['lay lining-upper below down', 'turn-over', 'hoop-on', 'check-under'],
     ...['S Upper lining topstitch', 'zip zip', 'lay back above down', 'lay back-batting above up'],
     ...['S Back tack-down', 'hoop-off', 'turn-over', 'lay back-lining below up', 'turn-over'],
     ...['hoop-on', 'check-under', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'cut-out'],
@@ -63,12 +63,12 @@ export const SHEETS: Record<string, string[]> = {
     ...['rinse', 'press', 'snip']
   ],
   topper: [
-    ...['hoop base', 'hoop-on', 'S Batting placement', 'lay batting above up'],
-    ...['S Batting tack-down', 'lay front above up', 'S Front tack-down', 'S Details', 'hoop-off'],
-    ...['trim batting front', 'trim batting front', 'turn-over', 'snip', 'lay back below down'],
-    ...['turn-over', 'hoop-on', 'S Back tack-down', 'hoop-off', 'turn-over', 'untape'],
-    ...['trim back', 'trim back', 'turn-over', 'hoop-on', 'bobbin', 'S Satin edge'],
-    ...['S Towel placement', 'hoop-off', 'turn-over', 'lay towel below up', 'turn-over'],
+    ...['back-cloth front back', 'hoop base', 'hoop-on', 'S Batting placement'],
+    ...['lay batting above up', 'S Batting tack-down', 'lay front above up', 'S Front tack-down'],
+    ...['S Details', 'hoop-off', 'trim batting front', 'trim batting front', 'turn-over', 'snip'],
+    ...['lay back below down', 'turn-over', 'hoop-on', 'S Back tack-down', 'hoop-off', 'turn-over'],
+    ...['untape', 'trim back', 'trim back', 'turn-over', 'hoop-on', 'bobbin', 'S Satin edge'],
+    ...['S Towel placement', 'hoop-off', 'turn-over', 'lay towel below down', 'turn-over'],
     ...['hoop-on', 'check-under', 'S Towel seam', 'hoop-off', 'inspect', 'unhoop', 'untape'],
     ...['tear-away']
   ],
@@ -82,23 +82,25 @@ export const SHEETS: Record<string, string[]> = {
     ...['inspect', 'unhoop', 'other', 'other', 'other', 'other', 'other', 'rinse', 'wait']
   ],
   'fused-applique': [
-    ...['hoop stabiliser ground', 'hoop-on', 'S Placement line', 'lay first above up'],
-    ...['S First edge', 'S Placement line', 'lay second above up', 'S Second edge', 'hoop-off'],
-    ...['inspect', 'unhoop', 'snip', 'tear-away', 'press']
+    ...['back-cloth first second', 'hoop stabiliser ground', 'hoop-on', 'S Placement line'],
+    ...['hoop-off', 'lay first above up', 'hoop-on', 'S First edge', 'S Placement line'],
+    ...['hoop-off', 'lay second above up', 'hoop-on', 'S Second edge', 'hoop-off', 'inspect'],
+    ...['unhoop', 'snip', 'tear-away', 'press']
   ],
   'joined-applique': [
-    ...['hoop stabiliser ground', 'hoop-on', 'S Left placement', 'lay left above up'],
-    ...['S Left tack-down', 'S Left zigzag', 'hoop-off', 'trim left', 'hoop-on', 'S Join line'],
-    ...['lay right above down', 'S Join seam', 'flip right', 'press', 'S Topstitch'],
-    ...['S Right zigzag', 'hoop-off', 'trim right', 'fuse right', 'hoop-on', 'S Right satin edge'],
+    ...['back-cloth left right', 'hoop stabiliser ground', 'hoop-on', 'S Left placement'],
+    ...['lay left above up', 'S Left tack-down', 'S Left zigzag', 'hoop-off', 'untape'],
+    ...['trim left', 'hoop-on', 'S Join line', 'lay right above down', 'S Join seam', 'hoop-off'],
+    ...['flip right', 'fuse right', 'hoop-on', 'S Topstitch', 'S Right zigzag', 'hoop-off'],
+    ...['trim right', 'fuse left', 'fuse right', 'hoop-on', 'S Right satin edge'],
     ...['S Left satin edge', 'hoop-off', 'inspect', 'unhoop', 'snip', 'tear-away']
   ],
   'raised-piece': [
     ...['hoop stabiliser ground', 'hoop-on', 'S Centre mark', 'hoop-off', 'align-holes petals'],
-    ...['lay petals above up', 'pin petals', 'unpin', 'hoop-on', 'speed', 'S Tack-down'],
-    ...['S Zigzag', 'lay middle above up', 'topping-on topping', 'S Centre tack-down'],
-    ...['trim middle topping', 'S Texture', 'S Ring', 'hoop-off', 'untape', 'topping-off topping'],
-    ...['inspect', 'unhoop']
+    ...['pin ground', 'lay petals above up', 'other', 'unpin', 'hoop-on', 'speed', 'S Tack-down'],
+    ...['S Zigzag', 'lay middle above up', 'topping-on topping', 'S Centre tack-down', 'hoop-off'],
+    ...['trim middle', 'hoop-on', 'S Texture', 'S Ring', 'speed', 'hoop-off', 'untape'],
+    ...['topping-off topping', 'inspect', 'unhoop', 'other']
   ],
   cutwork: [
     ...['hoop base ground', 'bobbin', 'hoop-on', 'S Cut outline', 'hoop-off'],
@@ -113,30 +115,23 @@ export const SHEETS: Record<string, string[]> = {
     ...['hoop-off', 'inspect', 'unhoop', 'untape', 'rinse', 'wait', 'press']
   ],
   'several-designs': [
-    ...['hoop base', 'lay cloth-0 above up', 'lay cloth-1 above up', 'hoop-on', 'S Design 1, colour 1'],
-    ...[
-      'S Design 1, colour 2',
-      'S Design 2, colour 1',
-      'S Design 2, colour 2',
-      'hoop-off',
-      'inspect',
-      'unhoop',
-      'snip'
-    ],
-    ...['rinse', 'press']
+    ...['hoop base', 'lay cloth-0 above up', 'lay cloth-1 above up', 'hoop-on'],
+    ...['S Design 1, colour 1', 'S Design 1, colour 2', 'S Design 2, colour 1'],
+    ...['S Design 2, colour 2', 'hoop-off', 'inspect', 'unhoop', 'snip', 'rinse', 'press']
   ],
   'split-design': [
-    ...['hoop stabiliser ground', 'other', 'hoop-on', 'trace', 'S Upper placement'],
-    ...['lay upper above up', 'S Upper tack-down', 'trim upper', 'S Upper details', 'mount'],
-    ...['S Lower placement', 'lay lower above up', 'S Lower tack-down', 'trim lower'],
-    ...['S Lower details', 'mount', 'S Upper satin', 'mount', 'S Lower satin', 'hoop-off'],
-    ...['inspect', 'unhoop', 'snip', 'other', 'other', 'fuse upper', 'other', 'other']
+    ...['back-cloth upper lower', 'hoop stabiliser ground', 'other', 'hoop-on', 'trace'],
+    ...['S Upper placement', 'lay upper above up', 'S Upper tack-down', 'trim upper'],
+    ...['S Upper details', 'S Upper satin', 'mount', 'load-file', 'S Lower placement'],
+    ...['lay lower above up', 'S Lower tack-down', 'trim lower', 'S Lower details'],
+    ...['S Lower satin', 'hoop-off', 'inspect', 'unhoop', 'snip', 'other', 'other', 'other'],
+    ...['fuse upper', 'other', 'other']
   ],
   'named-item': [
     ...['hoop stabiliser', 'lay batting above up', 'hoop-on', 'S Placement line'],
     ...['lay lower above up', 'lay front above down', 'S Join seam', 'untape', 'flip front'],
-    ...['press', 'S Quilting', 'insert-run front', 'S Closure marks', 'hoop-off'],
-    ...['lay back above down', 'hoop-on', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop'],
-    ...['untape', 'cut-out', 'clip', 'turn-through', 'press', 'close-opening', 'hardware']
+    ...['S Quilting', 'insert-run front', 'S Closure marks', 'hoop-off', 'lay back above down'],
+    ...['hoop-on', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip'],
+    ...['turn-through', 'press', 'close-opening', 'hardware']
   ]
 };

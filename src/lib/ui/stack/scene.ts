@@ -103,6 +103,7 @@ const HOLD_WORDS: Record<Holding, string> = {
   glue: 'glued',
   pins: 'pinned',
   fused: 'fused',
+  hand: 'held by hand',
   sticky: 'stuck to the stabiliser'
 };
 

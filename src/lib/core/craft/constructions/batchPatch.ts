@@ -76,6 +76,7 @@ function pattern(p: Params): Pattern {
       overrides: { margin: OUTSIDE_MM }
     });
 
+  s.file('lines', 'Cut lines');
   s.hoop('hooping-1', 'Blanks', ['cutaway', 'sheet']);
   s.stop('cut-line', {
     name: 'Cut lines',
@@ -92,11 +93,15 @@ function pattern(p: Params): Pattern {
     { needs: ['cut-line'] }
   );
   s.hoop('hooping-2', 'Patches', ['film']);
-  if (p.placements === 'all-first') placement(s, copies, 'placement');
+  if (p.placements === 'all-first') {
+    s.file('placements', 'Placement lines');
+    placement(s, copies, 'placement');
+  } else s.file('patches', 'Patches');
   for (const copy of copies) {
     if (p.placements === 'one-by-one') placement(s, [copy], `placement-${copy}`);
     else if (copy > 0) continue;
     const laid = p.placements === 'one-by-one' ? [copy] : copies;
+    // Nothing is stitched with the frame forward.
     s.move('frame-forward');
     for (const blank of laid)
       s.hand(
@@ -111,6 +116,9 @@ function pattern(p: Params): Pattern {
         },
         { needs: ['cut-blanks'] }
       );
+    s.move('frame-back');
+    // The patch file begins with its own placement line, which is stitched already.
+    if (p.placements === 'all-first') s.file('patches', 'Patches', 1);
     for (const done of laid) stitched(s, p, done);
   }
   s.move('hoop-off');

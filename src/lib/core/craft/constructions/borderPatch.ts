@@ -1,8 +1,9 @@
 import { inset, pathLength, shapePath } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import { type Pattern, satinPhase, zigzagPhase } from './pattern';
+import { type Pattern, edgePhases } from './pattern';
 import { Sequence } from './sequence';
-import { type AnswersOf, length, material, outline, thread, threads } from './fields';
+import { type AnswersOf, count, length, material, outline, thread, threads } from './fields';
+import { addStabiliser, stabiliserFields } from './stabilisers';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -23,6 +24,8 @@ const FIELDS = {
     'Cotton twill',
     '#31405c'
   ]),
+  ...stabiliserFields(['tear-away', 'cutaway', 'soft-mesh'], 'tear-away', 1),
+  baseLayers: count('Layers of wash-away under the border', 2, 2, 4),
   border: thread('Border thread', 'Brass', '#b58a3c'),
   colours: threads('Colours, in order', ['Cream', '#efe3c4'], ['Fern green', '#4d7148'])
 };
@@ -53,9 +56,9 @@ function pattern(p: Params): Pattern {
   s.line('raw', 'Edge of the patch', raw, 'hooping-2');
   s.line('edge', 'Middle of the border', edge, 'hooping-2');
   s.line('field', 'Design', inset(outline, p.borderWidth + p.designGap));
-  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
+  addStabiliser(s, p);
   s.piece('ground', 'PATCH', p.ground, 'hooped', { shows: 'front' });
-  s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: 2 });
+  s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: p.baseLayers });
 
   s.hoop('hooping-1', 'Design', ['stabiliser', 'ground']);
   s.stop('colours', {
@@ -103,8 +106,7 @@ function pattern(p: Params): Pattern {
     },
     { needs: ['cut-patch'], note: 'Hold the edge down with an awl while the first pass runs.' }
   );
-  s.hand('slow', { do: 'speed', spm: 350 });
-  const around = pathLength(edge);
+  s.hand('slow', { do: 'speed', spm: 350, firstPass: true });
   s.stop('border', {
     name: 'Border',
     role: 'satin-edge',
@@ -113,10 +115,7 @@ function pattern(p: Params): Pattern {
     visible: 'both',
     protected: true,
     lineIds: ['edge'],
-    estimate: [
-      { ...zigzagPhase(around, p.borderWidth), cap: 350, attended: true },
-      satinPhase(around, p.borderWidth)
-    ],
+    estimate: edgePhases(pathLength(edge), p.borderWidth, true),
     thread: p.border
   });
   s.move('hoop-off');

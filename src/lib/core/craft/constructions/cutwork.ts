@@ -2,7 +2,7 @@ import { offsetPath, segment, shapePath } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
-import { type AnswersOf, choice, length, material, outline, thread } from './fields';
+import { type AnswersOf, choice, count, length, material, outline, thread } from './fields';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -18,6 +18,7 @@ const FIELDS = {
   shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart'),
   width: length('The window, width', 50, 15, 150),
   height: length('The window, height', 40, 15, 150),
+  layers: count('Layers of wash-away', 2, 1, 4, 'the sticky kind is always one'),
   eyelet: choice('Punched eyelet', { no: 'No', yes: 'One, punched' }, 'no'),
   ground: material('Cloth', { woven: 'Woven cotton or linen', knit: 'Jersey' }, [
     'woven',
@@ -53,22 +54,20 @@ function pattern(p: Params): Pattern {
   const knit = p.ground.kind === 'knit';
   const b = p.school === 'cut-through';
   s.piece('base', b ? 'STICKY WASH-AWAY' : 'WASH-AWAY', b ? MATERIALS.sticky : MATERIALS.washAway, 'hooped', {
-    plies: b ? 1 : 2
+    plies: b ? 1 : p.layers
   });
-  // A knit would stretch out of the window: mesh is fused behind it first.
-  if (knit)
-    s.piece('mesh', 'SOFT MESH', MATERIALS.softMesh, b ? 'applique' : 'hooped', {
-      covers: b ? 'cover' : null
-    });
   s.piece('ground', 'CLOTH', p.ground, b ? 'applique' : 'hooped', {
     covers: b ? 'cover' : null,
-    shows: 'front'
+    shows: 'front',
+    // A knit would stretch out of the window: mesh is fused to its inside before it is hooped or stuck down.
+    ...(knit && { backed: [MATERIALS.softMesh] })
   });
   if (b) s.piece('scrap', 'STICKY SCRAP', MATERIALS.sticky, 'applique', { covers: 'window' });
 
-  if (b) cutThrough(s, knit);
+  if (knit) s.hand('mesh', { do: 'back-cloth', pieceIds: ['ground'] });
+  if (b) cutThrough(s);
   else {
-    s.hoop('hooping-1', 'Hooping', knit ? ['base', 'mesh', 'ground'] : ['base', 'ground'], { on: false });
+    s.hoop('hooping-1', 'Hooping', ['base', 'ground'], { on: false });
     s.hand('bobbin', { do: 'bobbin', threadId: 'stop:satin' });
     s.move('hoop-on');
     s.stop('outline', {
@@ -81,11 +80,13 @@ function pattern(p: Params): Pattern {
     if (p.school === 'needles') needles(s);
     else {
       s.move('hoop-off');
-      s.hand(
-        'cut-window',
-        { do: 'cut-away-behind', pieceIds: knit ? ['mesh', 'ground'] : ['ground'], lineId: 'window' },
-        { note: 'Only the cloth; the wash-away stays whole.' }
-      );
+      s.hand('cut-window', {
+        do: 'cut-away-behind',
+        pieceIds: ['ground'],
+        lineId: 'window',
+        from: 'front',
+        keepIds: ['base']
+      });
       s.move('hoop-on');
       s.must('cut-window');
     }
@@ -118,26 +119,16 @@ function pattern(p: Params): Pattern {
   return s.done();
 }
 
-function cutThrough(s: Sequence, knit: boolean): void {
+function cutThrough(s: Sequence): void {
   s.hoop('hooping-1', 'Hooping', ['base'], { sticky: true, on: false });
-  const cloth = knit ? ['mesh', 'ground'] : ['ground'];
-  let needs: string[] = [];
-  for (const id of cloth) {
-    s.hand(
-      `lay-${id}`,
-      {
-        do: 'lay',
-        pieceId: id,
-        side: 'above',
-        face: 'up',
-        covers: 'cover',
-        over: 12,
-        ...(knit && id === 'ground' && { hold: { by: 'fuse' } })
-      },
-      { needs }
-    );
-    needs = [`lay-${id}`];
-  }
+  s.hand('lay-ground', {
+    do: 'lay',
+    pieceId: 'ground',
+    side: 'above',
+    face: 'up',
+    covers: 'cover',
+    over: 12
+  });
   s.hand('bobbin', { do: 'bobbin', threadId: 'stop:satin' });
   s.move('hoop-on');
   s.stop('outline', {
@@ -148,7 +139,7 @@ function cutThrough(s: Sequence, knit: boolean): void {
     passes: 2
   });
   s.move('hoop-off');
-  s.hand('cut-window', { do: 'cut-through', pieceIds: ['base', ...cloth], lineId: 'window' });
+  s.hand('cut-window', { do: 'cut-through', pieceIds: ['base', 'ground'], lineId: 'window' });
   s.hand('patch', { do: 'patch-hole', pieceId: 'scrap', lineId: 'window' }, { needs: ['cut-window'] });
   s.move('hoop-on');
   s.must('cut-window', 'patch');

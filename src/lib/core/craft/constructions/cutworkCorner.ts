@@ -9,6 +9,7 @@ const FIELDS = {
   width: length('One repeat, width', 80, 30, 250),
   height: length('One repeat, height', 80, 30, 250),
   repeats: count('Repeats round the hem', 2, 1, 12, 'each is a hooping, lined up on the last'),
+  layers: count('Layers of wash-away', 2, 2, 4),
   trimCorner: choice('Cloth under the lace', { yes: 'Trimmed after the tack-down', no: 'Stays' }, 'yes'),
   ground: material('Cloth', { woven: 'Woven cotton or linen' }, ['woven', 'Table linen', '#efe9da']),
   thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
@@ -41,7 +42,9 @@ function pattern(p: Params): Pattern {
     s.line(`fold-${at}`, `Edge of the hem${name}`, segment(-w, -h + 3 * HEM_MM, w, -h + 3 * HEM_MM), hooping);
     s.line(`lace-${at}`, `Lace${name}`, box(-w, -h, w, h), hooping);
     s.line(`corner-${at}`, `Cloth under the lace${name}`, box(-w, -h + 2 * HEM_MM, w, h), hooping);
-    s.piece(`base-${at}`, `WASH-AWAY${name}`, MATERIALS.washAway, 'hooped', { plies: 2 });
+    s.piece(`base-${at}`, `WASH-AWAY${name}`, MATERIALS.washAway, 'hooped', {
+      plies: p.layers
+    });
   }
   s.piece('cloth', 'CLOTH', p.ground, 'applique', {
     covers: 'hem-1',

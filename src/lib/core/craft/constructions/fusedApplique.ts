@@ -12,6 +12,7 @@ import type { Construction } from './construction';
 import { blanketPhase, type Pattern } from './pattern';
 import { Sequence } from './sequence';
 import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -20,6 +21,7 @@ const FIELDS = {
   height: length('A shape, height', 60, 15, 200),
   edge: choice('Edge stitch', { satin: 'Satin', blanket: 'Blanket', motif: 'Motif' }, 'satin'),
   lines: choice('Placement lines', { each: 'One stop a piece', one: 'One stop for both pieces' }, 'each'),
+  ...stabiliserFields(['tear-away', 'cutaway', 'soft-mesh', 'wash-away'], 'tear-away', 2),
   ground: material('Ground', { woven: 'Woven cotton', canvas: 'Canvas', knit: 'Jersey' }, [
     'woven',
     'Apron cotton',
@@ -73,13 +75,9 @@ function pattern(p: Params): Pattern {
   const s = new Sequence({ shape: p.shape, size, finished: size, edge: `${p.edge} edge` });
   s.line('first', 'First shape', first, 'hooping-1', hiddenUnder(first, second));
   s.line('second', 'Second shape', second);
-  s.piece(
-    'stabiliser',
-    'STABILISER',
-    p.ground.kind === 'knit' ? MATERIALS.cutaway : MATERIALS.tearAway,
-    'hooped',
-    { plies: 2 }
-  );
+  // Tear-away does not carry a knit.
+  const base = p.ground.kind === 'knit' && p.stabiliser === 'tear-away' ? 'cutaway' : p.stabiliser;
+  addStabiliser(s, { stabiliser: base, layers: p.layers });
   s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
   for (const [id, name] of [
     ['first', 'FIRST PIECE'],
@@ -89,10 +87,21 @@ function pattern(p: Params): Pattern {
     s.piece(id, name, p[id], 'applique', {
       covers: id,
       shows: 'front',
-      ...(precut && { shape: 'pre-cut', template: { wrongSideUp: true, mirrored: true } })
+      ...(precut && {
+        shape: 'pre-cut',
+        template: { wrongSideUp: true, mirrored: true },
+        backed: [MATERIALS.web]
+      })
     });
   }
 
+  const fused = (['first', 'second'] as const).filter((id) => p[`${id}Method`] === 'pre-cut');
+  if (fused.length > 0)
+    s.hand(
+      'web',
+      { do: 'back-cloth', pieceIds: fused },
+      { note: 'Before the shapes are cut; the paper stays on.' }
+    );
   s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
   if (p.lines === 'one') placement(s, ['first', 'second'], 'placement');
   piece(s, p, 'first');
@@ -101,7 +110,7 @@ function pattern(p: Params): Pattern {
   s.hand('inspect', { do: 'inspect' }, { needs: ['second-edge'] });
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
   s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
-  if (p.ground.kind !== 'knit') s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  takeStabiliserOff(s, { stabiliser: base, layers: p.layers });
   s.hand('press', { do: 'press', from: 'back' }, { needs: ['unhoop'] });
   s.must('lay-first', 'lay-second');
   return s.done();
@@ -121,13 +130,16 @@ function placement(s: Sequence, lineIds: string[], key: string): void {
 function piece(s: Sequence, p: Params, id: 'first' | 'second'): void {
   const precut = p[`${id}Method`] === 'pre-cut';
   if (p.lines === 'each') placement(s, [id], `${id}-placement`);
-  if (precut)
+  if (precut) {
+    // A hoop is never ironed on the machine.
+    s.move('hoop-off');
     s.hand(
       `lay-${id}`,
       { do: 'lay', pieceId: id, side: 'above', face: 'up', covers: id, hold: { by: 'fuse' } },
-      { note: 'Peel the paper. Press, do not slide; big pieces off the machine, on a felt mat.' }
+      { note: 'Peel the paper. On a felt mat.' }
     );
-  else {
+    s.move('hoop-on');
+  } else {
     s.hand(`lay-${id}`, {
       do: 'lay',
       pieceId: id,

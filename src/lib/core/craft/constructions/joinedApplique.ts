@@ -2,7 +2,8 @@ import { box, type Path, segment } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
-import { type AnswersOf, length, material, thread } from './fields';
+import { type AnswersOf, choice, length, material, thread } from './fields';
+import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -16,6 +17,13 @@ const FIELDS = {
   ]),
   left: material('Left piece', { woven: 'Woven cotton' }, ['woven', 'Fern print', '#4d7148']),
   right: material('Right piece', { woven: 'Woven cotton' }, ['woven', 'Carriage red', '#8d2f35']),
+  rightHold: choice(
+    'Right piece held with',
+    { hand: 'A finger or a tool', tape: 'Tape' },
+    'hand',
+    'its glue lies up, so no iron comes near it before the flip'
+  ),
+  ...stabiliserFields(['tear-away', 'cutaway', 'wash-away'], 'tear-away', 2),
   leftThread: thread('Left thread', 'Fern green', '#3c5a38'),
   rightThread: thread('Right thread', 'Burgundy', '#6d1f31')
 };
@@ -46,23 +54,41 @@ function pattern(p: Params): Pattern {
   s.line('top', 'Topstitch', segment(x + 2, -h, x + 2, h));
   s.line('left-edge', 'Left edge', around([x, -h], [-w, -h], [-w, h], [x, h]));
   s.line('right-edge', 'Right edge', around([x, -h], [w, -h], [w, h], [x, h]));
-  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped', { plies: 2 });
+  addStabiliser(s, p);
   s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
-  s.piece('left', 'LEFT PIECE', p.left, 'applique', { covers: 'left', shows: 'front' });
-  s.piece('right', 'RIGHT PIECE', p.right, 'flipped', { covers: 'right', shows: 'front' });
+  s.piece('left', 'LEFT PIECE', p.left, 'applique', {
+    covers: 'left',
+    shows: 'front',
+    backed: [MATERIALS.web]
+  });
+  s.piece('right', 'RIGHT PIECE', p.right, 'flipped', {
+    covers: 'right',
+    shows: 'front',
+    backed: [MATERIALS.web]
+  });
 
   const left = { threadOf: 'left-satin', visible: 'hidden' } as const;
   const right = { threadOf: 'right-satin', visible: 'hidden' } as const;
+  s.hand('web', { do: 'back-cloth', pieceIds: ['left', 'right'] }, { note: 'The paper stays on.' });
   s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
   s.stop('placement', stopPart('Left placement', 'placement', /place|left/, ['left'], left));
   s.hand(
     'lay-left',
-    { do: 'lay', pieceId: 'left', side: 'above', face: 'up', covers: 'left', over: 12, hold: { by: 'fuse' } },
-    { note: 'Peel the paper first.' }
+    {
+      do: 'lay',
+      pieceId: 'left',
+      side: 'above',
+      face: 'up',
+      covers: 'left',
+      over: 12,
+      hold: { by: 'tape', strips: 4 }
+    },
+    { note: 'Peel the paper first. It is fused only when it has been trimmed.' }
   );
   s.stop('left-tack', stopPart('Left tack-down', 'tack-down', /tack|left/, ['left-edge'], left));
   s.stop('left-zigzag', stopPart('Left zigzag', 'tack-down', /zig/, ['left-edge'], { ...left, width: 2 }));
   s.move('hoop-off');
+  s.hand('untape-left', { do: 'untape', strips: 4 });
   s.hand(
     'trim-left',
     { do: 'trim', pieceIds: ['left'], lineId: 'left-cut', side: 'outside', margin: 0 },
@@ -78,17 +104,20 @@ function pattern(p: Params): Pattern {
       side: 'above',
       face: 'down',
       edge: { lineId: 'join', body: 'left', allowance: OVERLAP_MM },
-      hold: { by: 'fuse' }
+      hold: p.rightHold === 'hand' ? { by: 'hand' } : { by: 'tape', strips: 4 }
     },
-    { note: 'Joining edge cut straight, adhesive up to the edge, peeled, glue up.' }
+    { note: 'Joining edge cut straight, adhesive up to the edge, peeled, glue up: no iron here.' }
   );
   s.stop('join-seam', stopPart('Join seam', 'join-seam', /join|seam/, ['join'], right));
+  s.move('hoop-off');
+  if (p.rightHold === 'tape') s.hand('untape-right', { do: 'untape', strips: 4 });
   s.hand(
     'flip-right',
     { do: 'flip', pieceId: 'right', lineId: 'join', covers: 'right' },
     { needs: ['join-seam'] }
   );
-  s.hand('press-seam', { do: 'press' }, { needs: ['flip-right'], note: 'At the seam only.' });
+  s.hand('fuse-seam', { do: 'fuse', pieceId: 'right', lineId: 'join' }, { needs: ['flip-right'] });
+  s.move('hoop-on');
   s.stop(
     'topstitch',
     stopPart('Topstitch', 'topstitch', /top/, ['top'], { threadOf: 'right-satin', visible: 'front' })
@@ -99,7 +128,8 @@ function pattern(p: Params): Pattern {
   );
   s.move('hoop-off');
   s.hand('trim-right', { do: 'trim', pieceIds: ['right'], lineId: 'right', side: 'outside', margin: 0 });
-  s.hand('fuse-all', { do: 'fuse', pieceId: 'right' }, { needs: ['trim-right'] });
+  s.hand('fuse-left', { do: 'fuse', pieceId: 'left' }, { needs: ['trim-left'] });
+  s.hand('fuse-right', { do: 'fuse', pieceId: 'right' }, { needs: ['trim-right'] });
   s.move('hoop-on');
   // The right piece’s thread is on.
   s.stop('right-satin', {
@@ -118,7 +148,7 @@ function pattern(p: Params): Pattern {
   s.hand('inspect', { do: 'inspect' }, { needs: ['left-satin'] });
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
   s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
-  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  takeStabiliserOff(s, p);
   s.must('lay-left', 'trim-left', 'lay-right', 'trim-right', 'join-seam');
   return s.done();
 }

@@ -1,6 +1,6 @@
 import { inset, shapePath, shifted } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
+import type { Pattern, PatternEntry } from './pattern';
 import { Sequence } from './sequence';
 import { type AnswersOf, choice, count, length, material, outline, threads } from './fields';
 import { MATERIALS } from './materials';
@@ -18,9 +18,22 @@ const FIELDS = {
     'Organza',
     '#d9c7d6'
   ]),
+  oneColour: choice(
+    'One-colour mode',
+    { no: 'No: the bobbin changes with each colour', yes: 'Yes: all stops run as one' },
+    'no'
+  ),
   colours: threads('Colours, in order; the bobbin changes with each', ['Cream', '#efe3c4'])
 };
 type Params = AnswersOf<typeof FIELDS>;
+
+/** Between two colours of lace. */
+const CHANGE_BOTH_THREADS: PatternEntry[] = [
+  { kind: 'hand', id: 'hoop-off-colour', op: { do: 'hoop-off' } },
+  { kind: 'hand', id: 'snip', op: { do: 'snip', side: 'back', jumps: 2 } },
+  { kind: 'hand', id: 'bobbin', op: { do: 'bobbin', threadId: 'stop:this' } },
+  { kind: 'hand', id: 'hoop-on-colour', op: { do: 'hoop-on' } }
+];
 
 /** Lace that stands by itself: thread alone, once the stabiliser is rinsed out. */
 export const lace: Construction<typeof FIELDS> = {
@@ -42,6 +55,7 @@ function pattern(p: Params): Pattern {
     finished: { width: p.width, height: p.height },
     edge: 'lace'
   });
+  if (p.oneColour === 'yes') s.oneColour();
   const parts = Array.from({ length: p.parts }, (_, at) => at);
   const x = (at: number): number => (at - (p.parts - 1) / 2) * pitch;
   for (const at of parts)
@@ -59,48 +73,47 @@ function pattern(p: Params): Pattern {
   }
 
   s.hoop('hooping-1', 'Hooping', ['base'], { on: false });
-  s.hand('bobbin-0', { do: 'bobbin', threadId: 'stop:lace-0' });
+  s.hand('bobbin-0', { do: 'bobbin', threadId: 'stop:lace' });
   s.move('hoop-on');
   if (cloth) inlay(s, parts);
   s.stop('underlay', {
     name: 'Underlay',
     role: 'lace-underlay',
     words: /underlay|net|grid|base/,
-    threadOf: 'lace-0',
+    // Some files have none.
+    optional: true,
+    threadOf: 'lace',
     visible: 'both',
     lineIds: all,
     passes: 4
   });
-  p.colours.forEach((colour, at) => {
-    if (at > 0) {
-      // Both threads change, and the tails on the back would show in lace.
-      s.move('hoop-off');
-      s.hand(`snip-${at}`, { do: 'snip', side: 'back', jumps: 2 });
-      s.hand(`bobbin-${at}`, { do: 'bobbin', threadId: `stop:lace-${at}` });
-      s.move('hoop-on');
-    }
-    s.stop(`lace-${at}`, {
-      name: p.colours.length > 1 ? `Lace, colour ${at + 1}` : 'Lace',
-      role: 'lace',
-      words: /lace|fill|colou?r/,
-      visible: 'both',
-      protected: true,
-      lineIds: all,
-      thread: colour
-    });
+  s.stop('lace', {
+    name: 'Lace',
+    one: p.colours.length > 1 ? 'Lace, colour' : 'Lace',
+    role: 'lace',
+    alsoRoles: ['decoration', 'satin-edge', 'applique-edge', 'lettering'],
+    words: /lace|fill|colou?r/,
+    // A row for each colour: both threads change, and the tails on the back would show in lace.
+    repeats: true,
+    between: p.oneColour === 'yes' ? [] : CHANGE_BOTH_THREADS,
+    visible: 'both',
+    protected: true,
+    lineIds: all,
+    thread: p.colours
   });
   s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' }, { needs: [`lace-${p.colours.length - 1}`] });
+  s.hand('inspect', { do: 'inspect' }, { needs: ['lace'] });
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  const [first = 'lace-0', ...others] = all;
   s.hand(
     'trim',
-    { do: 'cut-roughly', lineId: 'lace-0', margin: 5 },
-    { needs: ['unhoop'], note: 'Close, and every part.' }
+    { do: 'cut-roughly', lineId: first, margin: 5, ...(others.length > 0 && { alsoLineIds: others }) },
+    { needs: ['unhoop'] }
   );
   s.hand('rinse', { do: 'rinse' }, { needs: ['trim'] });
   s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
   if (p.loops > 0) s.hand('join', { do: 'join-parts', loops: p.loops }, { needs: ['dry'] });
-  s.must(...p.colours.map((_, at) => `lace-${at}`), ...p.colours.map((_, at) => `bobbin-${at}`));
+  s.must('lace', 'bobbin-0');
   s.truth({
     kind: 'stabiliser',
     pieceId: 'base',
@@ -116,7 +129,7 @@ function inlay(s: Sequence, parts: number[]): void {
     name: 'Inlay placement',
     role: 'placement',
     words: /place|inlay|position/,
-    threadOf: 'lace-0',
+    threadOf: 'lace',
     visible: 'hidden',
     lineIds: lines
   });
@@ -134,7 +147,7 @@ function inlay(s: Sequence, parts: number[]): void {
     name: 'Inlay tack-down',
     role: 'tack-down',
     words: /tack|inlay/,
-    threadOf: 'lace-0',
+    threadOf: 'lace',
     visible: 'front',
     lineIds: lines
   });

@@ -2,7 +2,7 @@ import { box, inset, shapePath, shifted } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
-import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { type AnswersOf, choice, count, heldAs, hold, length, material, outline, thread } from './fields';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -10,6 +10,7 @@ const FIELDS = {
   width: length('Outer edge, width', 150, 70, 400),
   height: length('Outer edge, height', 110, 70, 300),
   borderWidth: length('Width of the satin edge', 5, 4, 8),
+  layers: count('Layers of wash-away', 2, 1, 3, 'one is enough where the edge is light'),
   throughAll: choice('Quilted through the back', { no: 'No', yes: 'Yes, on purpose' }, 'no'),
   lettering: choice('Lettering', { yes: 'As in the file', no: 'Left out' }, 'yes'),
   top: material('Top', { woven: 'Woven cotton', canvas: 'Canvas' }, ['woven', 'Fern print', '#4d7148']),
@@ -55,7 +56,7 @@ function pattern(p: Params): Pattern {
   s.line('first', 'First appliqué', shifted(spot, -p.width / 6, 0));
   s.line('second', 'Second appliqué', shifted(spot, p.width / 6, 0));
   s.line('letters', 'Lettering', box(-p.width / 4, p.height / 4, p.width / 4, p.height / 3));
-  s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: 2 });
+  s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: p.layers });
   s.piece('batting', 'BATTING', MATERIALS.batting, 'batting', { covers: 'edge' });
   s.piece('top', 'TOP', p.top, 'applique', { covers: 'edge', shows: 'front' });
   s.piece('first', 'FIRST APPLIQUÉ', p.first, 'applique', { covers: 'first', shows: 'front' });

@@ -2,13 +2,19 @@ import { box } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
-import { type AnswersOf, count, length, material, thread } from './fields';
+import { type AnswersOf, choice, count, length, material, thread } from './fields';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
   width: length('One segment, width', 110, 40, 300),
   height: length('One segment, height', 160, 40, 350),
   segments: count('Segments', 2, 1, 6, 'each is one hooping; every other one is mirrored'),
+  layers: count('Layers of wash-away', 1, 1, 3),
+  colours: choice(
+    'Colours of the lace',
+    { 'one-run': 'All as one run, in one thread', apart: 'Each in its own thread' },
+    'one-run'
+  ),
   mesh: material('Mesh', { 'stretch-mesh': 'Stretch mesh' }, ['stretch-mesh', 'Stretch mesh', '#d8d2cc']),
   thread: thread('Thread', 'Fern green', '#4d7148')
 };
@@ -39,9 +45,10 @@ function pattern(p: Params): Pattern {
     const hooping = `hooping-${at}`;
     const name = p.segments > 1 ? ` ${at}` : '';
     s.line(`lace-${at}`, `Lace${name}`, box(-p.width / 2, -p.height / 2, p.width / 2, p.height / 2), hooping);
-    s.piece(`base-${at}`, `WASH-AWAY${name}`, MATERIALS.washAway, 'hooped');
+    s.piece(`base-${at}`, `WASH-AWAY${name}`, MATERIALS.washAway, 'hooped', { plies: p.layers });
     s.piece(`mesh-${at}`, `MESH${name}`, p.mesh, 'hooped', { shows: 'front' });
   }
+  if (p.colours === 'one-run') s.oneColour();
   s.hand('needle', { do: 'needle', needle: 'ballpoint 75/11' });
   for (let at = 1; at <= p.segments; at++) {
     s.hoop(`hooping-${at}`, p.segments > 1 ? `Segment ${at}` : 'Hooping', [`base-${at}`, `mesh-${at}`], {
@@ -49,14 +56,18 @@ function pattern(p: Params): Pattern {
     });
     s.hand(`bobbin-${at}`, { do: 'bobbin', threadId: 'stop:lace-1' });
     s.move('hoop-on');
+    const segment = at % 2 === 0 ? `Lace ${at}, mirrored` : p.segments > 1 ? `Lace ${at}` : 'Lace';
     s.stop(`lace-${at}`, {
-      name: at % 2 === 0 ? `Lace ${at}, mirrored` : p.segments > 1 ? `Lace ${at}` : 'Lace',
+      name: segment,
+      one: segment,
       role: 'lace',
       words: /lace|run|fill/,
       visible: 'both',
       protected: true,
       lineIds: [`lace-${at}`],
-      ...(at > 1 && { threadOf: 'lace-1' }),
+      // One row, or one for each colour; every segment runs them all again.
+      repeats: true,
+      ...(at > 1 && { threadOf: 'lace-1', again: 'lace-1' }),
       // A bobbin cannot last: the halts are planned where the segment is least dense.
       estimate: [{ stitches: Math.ceil(p.width * p.height * DENSITY), length: 2.2, attended: false }],
       ...(at === 1 && { thread: p.thread })

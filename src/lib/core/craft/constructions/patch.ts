@@ -3,7 +3,7 @@ import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 import { type AnswersOf, choice, length, material, outline, thread, threads } from './fields';
-import { MATERIALS } from './materials';
+import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
@@ -18,6 +18,7 @@ const FIELDS = {
     ['felt', 'Wool felt', '#7c8a6a'],
     'woven cloth and canvas fray, so their edge is sealed before cutting'
   ),
+  ...stabiliserFields(['tear-away', 'cutaway', 'soft-mesh', 'wash-away'], 'tear-away', 1),
   border: thread('Border thread', 'Ink black', '#20242c'),
   colours: threads('Colours, in order', ['Lamp yellow', '#e3b341'])
 };
@@ -49,7 +50,7 @@ function pattern(p: Params): Pattern {
   // The needle travels along the middle of the border.
   s.line('border', 'Middle of the border', inset(outline, p.borderWidth / 2));
   s.line('field', 'Design', inset(outline, p.borderWidth + p.designGap));
-  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
+  addStabiliser(s, p);
   s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
   const irons = p.finish === 'iron-on';
   if (irons)
@@ -89,7 +90,7 @@ function pattern(p: Params): Pattern {
   s.hand('inspect', { do: 'inspect' }, { needs: ['border'] });
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
   s.hand('snip-both', { do: 'snip', side: 'both', jumps: 6 });
-  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  takeStabiliserOff(s, p);
   s.hand(
     'cut-roughly',
     { do: 'cut-roughly', lineId: 'outline', margin: CUT_ROUGH_MM },
@@ -97,11 +98,7 @@ function pattern(p: Params): Pattern {
   );
   const before = ['cut-roughly'];
   if (irons) {
-    s.hand(
-      'heat-adhesive',
-      { do: 'heat-adhesive', pieceId: 'adhesive' },
-      { needs: ['cut-roughly', 'tear-away'] }
-    );
+    s.hand('heat-adhesive', { do: 'heat-adhesive', pieceId: 'adhesive' }, { needs: ['cut-roughly'] });
     before.push('heat-adhesive');
   }
   if (p.ground.kind !== 'felt') {

@@ -26,8 +26,18 @@ export interface ExpectedStop {
   one: string;
   /** Whether the item is made without it, so that a chart need not have it. */
   optional: boolean;
+  /** Hand steps between one row and the next, where it takes several; they thread and wind for the row they come before. */
+  between: PatternEntry[];
+  /** Only where a chart has it: nothing is stitched for it otherwise. */
+  onlyCharted: boolean;
+  /** Roles that a row may give it, since the file decides, as an outline that ends in satin. */
+  asCharted: Role[];
   /** The stop whose row often holds this one too, as an outline holds the hole marks. */
   sharesRowOf?: string;
+  /** The stop whose rows run again here, in another hooping. */
+  again?: string;
+  /** The file it is in, where the pattern has several. */
+  file?: string;
   /** The stop whose thread stays on for this one, since its own colour is never seen or must match. */
   threadOf?: string;
   visible: Stop['visible'];
@@ -64,6 +74,14 @@ export type Truth =
   /** The stops are seen on one line, so they take one thread. */
   | { kind: 'one-colour'; steps: string[] };
 
+/** One of several files of a pattern; stops in each are numbered from 1. */
+export interface PatternFile {
+  key: string;
+  name: string;
+  /** Stops at its start that are not needed here. */
+  skips: number;
+}
+
 /** What a construction makes of its parameters, before stops meet the chart. */
 export interface Pattern {
   variant: Variant;
@@ -72,6 +90,10 @@ export interface Pattern {
   pieces: Piece[];
   expected: ExpectedStop[];
   entries: PatternEntry[];
+  /** Files it comes in, in the order of the work; one where there are none. */
+  files: PatternFile[];
+  /** Stops run as one, so that the file does not halt between its colours. */
+  oneColour: boolean;
   /** Thread of each expected stop where there is no chart, by key; details take one each. */
   threads: Record<string, DetailColour[]>;
   truths: Truth[];
@@ -88,6 +110,9 @@ export function expectStop(
     repeats: false,
     one: part.name,
     optional: false,
+    between: [],
+    onlyCharted: false,
+    asCharted: [],
     visible: 'unknown',
     protected: false,
     through: false,
@@ -105,6 +130,36 @@ export function runningPhase(pathMm: number, passes = 1, length = 2.5): Phase {
 /** A satin column along a path, mm; the count is an estimate. */
 export function satinPhase(pathMm: number, width: number): Phase {
   return { stitches: Math.ceil(pathMm / SATIN_SPACING_MM), length: width, width, attended: false };
+}
+
+/**
+ * Stitches of a bought satin edge by the millimetre: a run and two zigzag passes, then a satin at half the usual spacing,
+ * 7.5 in all. Makers count 6 to 12.
+ */
+const EDGE_PASSES_PER_MM = 3;
+const EDGE_SATIN_PER_MM = 4.5;
+/** Careful people run what comes before the satin at this speed, stitches a minute. */
+const FIRST_PASS_SPM = 350;
+
+/**
+ * A satin edge along a path, mm, as it comes in a file that is bought: its first passes, then the satin.
+ *
+ * @param attended hands hold the edge down during the first passes
+ *
+ * @example
+ * edgePhases(700, 5).map(({ stitches }) => stitches) // [2100, 3150]
+ */
+export function edgePhases(pathMm: number, width: number, attended = false): Phase[] {
+  return [
+    {
+      stitches: Math.ceil(pathMm * EDGE_PASSES_PER_MM),
+      length: Math.max(ZIGZAG_SPACING_MM, width * 0.7),
+      width: width * 0.7,
+      cap: FIRST_PASS_SPM,
+      attended
+    },
+    { stitches: Math.ceil(pathMm * EDGE_SATIN_PER_MM), length: width, width, attended: false }
+  ];
 }
 
 /** Blanket stitch along a path, mm: at every 2.5 mm a bite there and back; the count is an estimate. */

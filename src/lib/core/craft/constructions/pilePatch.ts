@@ -3,6 +3,7 @@ import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -12,6 +13,7 @@ const FIELDS = {
   edge: choice('Edge', { satin: 'Satin edge', zigzag: 'The zigzag stays open' }, 'satin'),
   ground: material('Ground', { felt: 'Felt', canvas: 'Canvas' }, ['felt', 'Felt', '#31405c']),
   pile: material('Pile', { towelling: 'Towelling', fleece: 'Fleece' }, ['towelling', 'Towelling', '#e9e2d0']),
+  ...stabiliserFields(['tear-away', 'cutaway', 'soft-mesh'], 'tear-away', 2),
   pileHold: hold('Pile held with', 'spray'),
   lettering: thread('Lettering thread', 'Burgundy', '#6d1f31'),
   border: thread('Edge thread', 'Navy', '#27324d')
@@ -38,7 +40,8 @@ function pattern(p: Params): Pattern {
   });
   s.line('pile', 'Edge of the pile', line);
   s.line('field', 'Lettering', inset(line, 12));
-  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped', { plies: satin ? 2 : 1 });
+  // One layer of tear-away tears through under a satin.
+  addStabiliser(s, satin && p.stabiliser === 'tear-away' ? { ...p, layers: Math.max(2, p.layers) } : p);
   s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
   s.piece('pile', 'PILE', p.pile, 'applique', { covers: 'pile', shows: 'front' });
   s.piece('topping', 'TOPPING', MATERIALS.film, 'applique', { covers: 'pile' });
@@ -105,7 +108,7 @@ function pattern(p: Params): Pattern {
   s.hand('brush', { do: 'other', title: 'Brush the pile up', seconds: 20 }, { needs: ['topping-off'] });
   s.hand('inspect', { do: 'inspect' });
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect', 'topping-off'] });
-  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  takeStabiliserOff(s, p);
   s.hand('cut-out', { do: 'cut-out', lineId: 'pile', margin: 5 }, { needs: ['unhoop'] });
   s.must('lay-pile', 'tack-down', 'trim-pile', 'topping-on');
   return s.done();

@@ -3,6 +3,7 @@ import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 import { type AnswersOf, length, material, thread } from './fields';
+import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -18,6 +19,7 @@ const FIELDS = {
     'Felt petals',
     '#c96f80'
   ]),
+  ...stabiliserFields(['cutaway', 'tear-away', 'soft-mesh'], 'cutaway', 1),
   middle: material('Centre', { woven: 'Woven cotton', felt: 'Felt' }, ['woven', 'Lamp yellow', '#e3b341']),
   thread: thread('Texture thread', 'Lamp yellow', '#e3b341'),
   ring: thread('Ring thread', 'Brass', '#b58a3c')
@@ -43,7 +45,7 @@ function pattern(p: Params): Pattern {
   s.line('centre', 'Centre', shapePath('oval', p.centre, p.centre));
   s.line('texture', 'Texture', shapePath('oval', p.centre * 0.7, p.centre * 0.7));
   s.line('inner', 'Tack circle', shapePath('oval', p.centre * 0.5, p.centre * 0.5));
-  s.piece('stabiliser', 'STABILISER', MATERIALS.cutaway, 'hooped');
+  addStabiliser(s, p);
   s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
   s.piece('petals', 'PETALS', p.petals, 'applique', {
     covers: 'petals',
@@ -52,7 +54,8 @@ function pattern(p: Params): Pattern {
     loose: true
   });
   s.piece('middle', 'CENTRE', p.middle, 'applique', { covers: 'centre', shows: 'front' });
-  s.piece('topping', 'TOPPING', MATERIALS.film, 'applique', { covers: 'centre' });
+  // Over the whole flower: its petals are what the foot catches.
+  s.piece('topping', 'TOPPING', MATERIALS.film, 'applique', { covers: 'petals' });
 
   s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
   s.stop('mark', {
@@ -65,6 +68,11 @@ function pattern(p: Params): Pattern {
   s.move('hoop-off');
   s.hand('hard-parts', { do: 'align-holes', pieceId: 'petals' });
   s.hand(
+    'pin-centre',
+    { do: 'pin', pieceId: 'ground', pins: 1, away: 0, lineId: 'mark' },
+    { needs: ['hard-parts'] }
+  );
+  s.hand(
     'lay-petals',
     {
       do: 'lay',
@@ -74,14 +82,17 @@ function pattern(p: Params): Pattern {
       covers: 'petals',
       hold: { by: 'tape', strips: 6 }
     },
-    { needs: ['hard-parts'], note: 'A pin through the holes into the mark; rest the hoop on a container.' }
+    {
+      needs: ['pin-centre'],
+      note: 'Its holes over the pin, tape on the petals only, outside the stitching; rest the hoop on a container.'
+    }
   );
   s.hand(
-    'pin-centre',
-    { do: 'pin', pieceId: 'petals', pins: 1, away: 0, lineId: 'mark' },
+    'check-centre',
+    { do: 'other', title: 'Check the centre: the pin stands in the middle of every hole', seconds: 20 },
     { needs: ['lay-petals'] }
   );
-  s.hand('unpin', { do: 'unpin' }, { needs: ['pin-centre'], note: 'Check the centre once more first.' });
+  s.hand('unpin', { do: 'unpin' }, { needs: ['check-centre'], note: 'Before the hoop goes on.' });
   s.move('hoop-on');
   s.hand('slow', { do: 'speed', spm: 350 });
   s.stop('tack', { name: 'Tack-down', role: 'tack-down', words: /tack/, lineIds: ['inner'], ...hidden }, [
@@ -112,18 +123,20 @@ function pattern(p: Params): Pattern {
     lineIds: ['centre'],
     ...hidden
   });
+  s.move('hoop-off');
   s.hand(
     'trim-middle',
     {
       do: 'trim',
-      pieceIds: ['middle', 'topping'],
+      pieceIds: ['middle'],
       lineId: 'centre',
       side: 'outside',
       margin: 0.5,
-      where: 'on-machine'
+      keepIds: ['topping', 'petals']
     },
-    { note: 'Lift the topping, trim under it, lay it back.' }
+    { note: 'Lift the topping, trim the centre’s cloth under it, lay the topping back.' }
   );
+  s.move('hoop-on');
   s.stop('texture', {
     name: 'Texture',
     role: 'decoration',
@@ -143,11 +156,13 @@ function pattern(p: Params): Pattern {
     width: 4,
     thread: p.ring
   });
+  s.hand('speed-up', { do: 'speed', spm: null });
   s.move('hoop-off');
   s.hand('untape', { do: 'untape', strips: 6 });
   s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['ring'] });
   s.hand('inspect', { do: 'inspect' }, { needs: ['ring'] });
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+  takeStabiliserOff(s, p);
   s.must('hard-parts', 'lay-petals', 'unpin', 'lay-middle', 'trim-middle');
   return s.done();
 }

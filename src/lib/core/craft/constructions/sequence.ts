@@ -20,6 +20,7 @@ import {
   type Pattern,
   type PatternEntry,
   runningPhase,
+  edgePhases,
   satinPhase,
   type Truth,
   zigzagPhase
@@ -70,6 +71,7 @@ export class Sequence {
   #trims: string[] = [];
   #stopsHere: string[] = [];
   #moves = 0;
+  #file: string | undefined;
 
   constructor({ shape, ...variant }: Pick<Variant, 'size' | 'finished' | 'edge'> & { shape: Outline }) {
     this.#pattern = {
@@ -89,6 +91,8 @@ export class Sequence {
       pieces: [],
       expected: [],
       entries: [],
+      files: [],
+      oneColour: false,
       threads: {},
       truths: []
     };
@@ -143,7 +147,9 @@ export class Sequence {
   }
 
   /** Moves the hoop; several moves follow each other. Gives the id of the last. */
-  move(...kinds: ('hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward' | 'unhoop')[]): string {
+  move(
+    ...kinds: ('hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward' | 'frame-back' | 'unhoop')[]
+  ): string {
     return kinds.map((kind) => this.hand(`${kind}-${++this.#moves}`, { do: kind })).at(-1) ?? '';
   }
 
@@ -157,6 +163,19 @@ export class Sequence {
     const turned = this.move('turn-over');
     this.move('hoop-on');
     return turned;
+  }
+
+  /** Stops that follow come from another file, which is loaded first unless it is the first of all. */
+  file(key: string, name: string, skips = 0): void {
+    const first = this.#pattern.files.length === 0;
+    this.#pattern.files.push({ key, name, skips });
+    this.#file = key;
+    if (!first) this.hand(`load-${key}`, { do: 'load-file', fileId: `file:${key}` });
+  }
+
+  /** All stops of the file run as one. */
+  oneColour(): void {
+    this.#pattern.oneColour = true;
   }
 
   /** A hand step; gives its id. */
@@ -195,7 +214,9 @@ export class Sequence {
   stop(key: string, part: StopPart, needs: string[] = []): string {
     const { passes = 1, width, thread, ...rest } = part;
     const estimate = rest.estimate ?? this.#estimate(rest.role, rest.lineIds ?? [], passes, width);
-    this.#pattern.expected.push(expectStop({ key, ...rest, estimate }));
+    this.#pattern.expected.push(
+      expectStop({ key, ...rest, estimate, ...(this.#file !== undefined && { file: this.#file }) })
+    );
     if (thread) this.#pattern.threads[key] = Array.isArray(thread) ? thread : [thread];
     this.#entry({
       kind: 'stop',
@@ -271,8 +292,8 @@ export class Sequence {
     const paths = lineIds.flatMap((id) => this.#pattern.lines.find((line) => line.id === id)?.path ?? []);
     const along = paths.reduce((sum, path) => sum + pathLength(path), 0);
     const area = paths.reduce((sum, path) => sum + pathArea(path), 0);
-    if (role === 'satin-edge' || role === 'applique-edge' || role === 'bars')
-      return [satinPhase(along, width ?? 4)];
+    if (role === 'bars') return [satinPhase(along, width ?? 4)];
+    if (role === 'satin-edge' || role === 'applique-edge') return edgePhases(along, width ?? 4);
     if (width !== undefined) return [zigzagPhase(along, width)];
     if (role === 'decoration' || role === 'lettering' || role === 'lace') return [fillPhase(area)];
     return [runningPhase(along, passes)];

@@ -4,7 +4,7 @@ import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread, threads } from './fields';
-import { MATERIALS } from './materials';
+import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
 
 const FIELDS = {
   shape: outline('tab', 'rounded', 'rectangle', 'oval'),
@@ -16,10 +16,12 @@ const FIELDS = {
     {
       snap: 'One snap, two holes',
       eyelet: 'One eyelet and a ring',
-      'ribbon-loop': 'A ribbon loop in the seam'
+      ring: 'A ring through a punched hole',
+      'ribbon-loop': 'A ribbon loop in the seam, and a ring'
     },
     'snap'
   ),
+  ...stabiliserFields(['tear-away', 'cutaway', 'wash-away'], 'tear-away', 1),
   front: material('Front', { vinyl: 'Vinyl', felt: 'Felt' }, ['vinyl', 'Vinyl', '#3d4a66']),
   frontHold: hold('Front held with', 'tape'),
   back: material('Back', { felt: 'Felt', vinyl: 'Vinyl' }, ['felt', 'Felt', '#9aa78f']),
@@ -27,6 +29,9 @@ const FIELDS = {
   details: threads('Detail colours, in order', ['Ink black', '#20242c'])
 };
 type Params = AnswersOf<typeof FIELDS>;
+
+/** Holes to punch for what it closes with. */
+const HOLES: Record<Params['closing'], number> = { snap: 2, eyelet: 1, ring: 1, 'ribbon-loop': 0 };
 
 /** A tab with a front and a back, closed by a snap or carried by an eyelet or a loop, made in one hooping. */
 export const snapTab: Construction<typeof FIELDS> = {
@@ -54,7 +59,7 @@ function pattern(p: Params): Pattern {
     'Hole marks',
     segment(0, -p.height / 2 + 8, 0, p.closing === 'snap' ? p.height / 2 - 8 : -p.height / 2 + 6)
   );
-  s.piece('stabiliser', 'STABILISER', MATERIALS.tearAway, 'hooped');
+  addStabiliser(s, p);
   s.piece('front', 'FRONT', p.front, 'applique', { covers: 'outline', shows: 'front' });
   s.piece('back', 'BACK', p.back, 'backing', { covers: 'outline', shows: 'back' });
 
@@ -112,24 +117,36 @@ function pattern(p: Params): Pattern {
     hold: { by: 'tape', strips: 4 }
   });
   if (p.closing === 'ribbon-loop')
-    s.hand('loop', {
-      do: 'other',
-      title: 'Tape the ribbon loop on the back, ends inside the outline',
-      seconds: 30
-    });
+    s.hand(
+      'loop',
+      { do: 'hardware', kind: 'ribbon-loop', count: 1 },
+      { note: 'Tape it on the back, its ends inside the outline, so that the last seam catches it.' }
+    );
   const turnedBack = s.toFront();
+  s.stop('back-tack', {
+    name: 'Backing tack-down',
+    role: 'tack-down',
+    words: /back/,
+    optional: true,
+    onlyCharted: true,
+    threadOf: 'outline',
+    visible: 'hidden',
+    lineIds: ['outline']
+  });
   s.stop('outline', {
     name: 'Outline',
     role: 'closing-seam',
     alsoRoles: ['topstitch', 'satin-edge'],
-    words: /outline|final|closing|border|edge|perimeter/,
+    // A file may end in a satin edge.
+    asCharted: ['satin-edge'],
+    words: /outline|final|closing|border|edge|perimeter|satin/,
     visible: 'both',
     protected: true,
     lineIds: ['outline'],
     passes: 2,
     thread: p.outline
   });
-  const holes = p.closing === 'snap' ? 2 : p.closing === 'eyelet' ? 1 : 0;
+  const holes = HOLES[p.closing];
   if (holes > 0)
     s.stop('holes', {
       name: holes === 1 ? 'Hole mark' : 'Hole marks',
@@ -147,13 +164,17 @@ function pattern(p: Params): Pattern {
   s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
   s.hand('untape', { do: 'untape', strips: 8 });
-  s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  takeStabiliserOff(s, p);
   s.hand('cut-out', { do: 'cut-out', lineId: 'outline', margin: outside }, { needs: ['unhoop'] });
   if (holes > 0) s.hand('punch', { do: 'punch', holes }, { needs: ['cut-out'] });
-  if (p.closing !== 'ribbon-loop')
+  if (p.closing === 'snap' || p.closing === 'eyelet')
     s.hand('hardware', { do: 'hardware', kind: p.closing, count: 1 }, { needs: ['punch'] });
   if (p.closing !== 'snap')
-    s.hand('ring', { do: 'hardware', kind: 'split-ring', count: 1 }, { needs: ['cut-out'] });
+    s.hand(
+      'ring',
+      { do: 'hardware', kind: 'split-ring', count: 1 },
+      { needs: [holes > 0 ? 'punch' : 'cut-out'] }
+    );
   s.must('tack-down', 'outline', 'lay-front', 'lay-back', turned, turnedBack);
   s.truth({ kind: 'one-colour', steps: ['tack-down', 'outline'] });
   return s.done();

@@ -1,8 +1,10 @@
 import { shapePath, shifted } from '$lib/core/base/geometry';
+import { roundTo } from '$lib/core/base/units';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence } from './sequence';
 import { type AnswersOf, choice, heldAs, hold, length, material, thread } from './fields';
+import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -26,6 +28,16 @@ const FIELDS = {
   ]),
   pieceHold: hold('Pieces held with', 'spray'),
   cushion: choice('Sewn up as a cushion', { yes: 'Yes', no: 'No' }, 'yes'),
+  cushionWidth: length('Cushion, width', 200, 60, 1000, 'finished, when it is sewn up as one'),
+  cushionHeight: length('Cushion, height', 260, 60, 1000),
+  cushionFold: choice(
+    'Cushion, folded at',
+    { bottom: 'The bottom', top: 'The top', left: 'The left side', right: 'The right side' },
+    'bottom'
+  ),
+  cushionSeam: length('Cushion, seam', 12, 6, 25, '6 to 12 mm is usual, up to half an inch'),
+  cushionGap: length('Cushion, gap to turn through', 90, 60, 200, '75 to 100 mm'),
+  ...stabiliserFields(['cutaway', 'tear-away', 'soft-mesh'], 'cutaway', 1),
   details: thread('Detail thread', 'Ink black', '#20242c'),
   satin: thread('Satin thread', 'Brass', '#b58a3c')
 };
@@ -63,38 +75,35 @@ function pattern(p: Params): Pattern {
       shifted(shapePath('oval', p.width / 2, p.height / 5), 0, dy)
     );
   const pile = p.ground.kind === 'towelling' || p.ground.kind === 'fleece';
-  s.piece('stabiliser', 'STABILISER', MATERIALS.cutaway, 'hooped');
-  s.piece('ground', 'GROUND', p.ground, 'hooped', { shows: 'front' });
+  addStabiliser(s, p);
+  s.piece('ground', 'GROUND', p.ground, 'hooped', {
+    shows: 'front',
+    ...(p.cushion === 'yes' && {
+      sewnUp: { width: p.cushionWidth, height: p.cushionHeight, seam: p.cushionSeam, fold: p.cushionFold }
+    })
+  });
   for (const id of HALVES)
     s.piece(id, id === 'upper' ? 'UPPER PIECE' : 'LOWER PIECE', p[id], 'applique', {
       covers: id,
-      shows: 'front'
+      shows: 'front',
+      backed: [MATERIALS.web]
     });
   if (pile) s.piece('topping', 'TOPPING', MATERIALS.film, 'hooped');
 
+  s.hand('web', { do: 'back-cloth', pieceIds: [...HALVES] }, { note: 'They are fused when all is sewn.' });
+  s.file('upper', 'Upper half');
   s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground'], { on: false });
   s.hand('cross', { do: 'other', title: 'Check the centre cross with ruler and grid', seconds: 60 });
   s.move('hoop-on');
   s.hand('trace', { do: 'trace' }, { note: 'Check the space behind the machine.' });
   if (pile) s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' });
+  // Each file is finished before the hoop is moved: it moves once.
   for (const id of HALVES) {
-    if (id === 'lower') s.hand('position-2', { do: 'mount', position: 2 });
+    if (id === 'lower') {
+      s.hand('position-2', { do: 'mount', position: 2 });
+      s.file('lower', 'Lower half');
+    }
     build(s, p, id);
-  }
-  for (const id of HALVES) {
-    if (id === 'upper') s.hand('position-1', { do: 'mount', position: 1 });
-    else s.hand('position-2-again', { do: 'mount', position: 2 });
-    s.stop(`${id}-satin`, {
-      name: `${id === 'upper' ? 'Upper' : 'Lower'} satin`,
-      role: 'applique-edge',
-      alsoRoles: ['satin-edge'],
-      words: /satin|edge/,
-      visible: 'front',
-      protected: true,
-      lineIds: [id],
-      width: 4,
-      ...(id === 'upper' ? { thread: p.satin } : { threadOf: 'upper-satin' })
-    });
   }
   finish(s, p, pile);
   s.must(...HALVES.flatMap((id) => [`lay-${id}`, `trim-${id}`, `${id}-satin`]));
@@ -145,6 +154,17 @@ function build(s: Sequence, p: Params, id: (typeof HALVES)[number]): void {
     estimate: [{ stitches: 1600, attended: false }],
     ...(id === 'upper' ? { thread: p.details } : { threadOf: 'upper-details' })
   });
+  s.stop(`${id}-satin`, {
+    name: `${name} satin`,
+    role: 'applique-edge',
+    alsoRoles: ['satin-edge'],
+    words: /satin|edge/,
+    visible: 'front',
+    protected: true,
+    lineIds: [id],
+    width: 4,
+    ...(id === 'upper' ? { thread: p.satin } : { threadOf: 'upper-satin' })
+  });
 }
 
 function finish(s: Sequence, p: Params, pile: boolean): void {
@@ -153,15 +173,22 @@ function finish(s: Sequence, p: Params, pile: boolean): void {
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
   if (pile) s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['lower-satin'] });
   s.hand('snip-both', { do: 'snip', side: 'both', jumps: 6 });
-  if (p.cushion === 'no') return;
+  takeStabiliserOff(s, p);
+  if (p.cushion === 'no') {
+    s.hand('fuse-now', { do: 'fuse', pieceId: 'upper' }, { needs: ['unhoop'], note: 'And the lower piece.' });
+    return;
+  }
   s.hand(
     'sew-up',
     {
       do: 'other',
-      title: 'Fold right sides together, seam 6 to 12 mm, leave 75 to 100 mm open',
+      title: `Cut to size, fold right sides together at the ${p.cushionFold}, sew the other sides`,
       seconds: 480
     },
-    { needs: ['unhoop'] }
+    {
+      needs: ['unhoop'],
+      note: `Seam ${roundTo(p.cushionSeam, 1)} mm, ${roundTo(p.cushionGap, 1)} mm left open in one side; the design in the middle of its half.`
+    }
   );
   s.hand('turn-cushion', { do: 'other', title: 'Turn it', seconds: 180 }, { needs: ['sew-up'] });
   s.hand(

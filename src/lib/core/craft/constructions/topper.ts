@@ -1,8 +1,9 @@
 import { box, inset, segment, shapePath, shifted } from '$lib/core/base/geometry';
+import type { Material } from '$lib/core/documents/item';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, stopPart } from './sequence';
-import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { type AnswersOf, choice, count, heldAs, hold, length, material, outline, thread } from './fields';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -11,11 +12,8 @@ const FIELDS = {
   height: length('Outer edge, height', 130, 100, 300),
   borderWidth: length('Width of the satin edge', 5, 4, 8),
   slotWidth: length('Slot, width', 60, 30, 150),
-  base: choice(
-    'Stabiliser',
-    { 'tear-away': 'Two of tear-away', 'wash-away': 'Two of wash-away' },
-    'tear-away'
-  ),
+  base: choice('Stabiliser', { 'tear-away': 'Tear-away', 'wash-away': 'Wash-away, cloth type' }, 'tear-away'),
+  layers: count('Layers of stabiliser', 2, 2, 4, 'one tears through under the edge'),
   front: material('Front, interfaced', { woven: 'Woven cotton', canvas: 'Canvas' }, [
     'woven',
     'Carriage red',
@@ -65,12 +63,22 @@ function pattern(p: Params): Pattern {
     washes ? MATERIALS.washAway : MATERIALS.tearAway,
     'hooped',
     {
-      plies: 2
+      plies: p.layers
     }
   );
   s.piece('batting', 'BATTING', MATERIALS.batting, 'batting', { covers: 'edge' });
-  s.piece('front', 'FRONT', p.front, 'applique', { covers: 'edge', shows: 'front' });
-  s.piece('back', 'BACK', p.back, 'backing', { covers: 'edge', shows: 'back' });
+  const interfaced = (kind: string): { backed?: Material[] } =>
+    kind === 'felt' ? {} : { backed: [MATERIALS.interfacing] };
+  s.piece('front', 'FRONT', p.front, 'applique', {
+    covers: 'edge',
+    shows: 'front',
+    ...interfaced(p.front.kind)
+  });
+  s.piece('back', 'BACK', p.back, 'backing', {
+    covers: 'edge',
+    shows: 'back',
+    ...interfaced(p.back.kind)
+  });
   s.piece('towel', 'TOWEL', p.towel, 'backing', {
     covers: 'attach',
     shows: 'back',
@@ -78,6 +86,7 @@ function pattern(p: Params): Pattern {
     overrides: { width: 230, height: 330 }
   });
 
+  s.hand('interface', { do: 'back-cloth', pieceIds: p.back.kind === 'felt' ? ['front'] : ['front', 'back'] });
   s.hoop('hooping-1', 'Hooping', ['base']);
   s.stop('batting-placement', stop('Batting placement', 'placement', /batting|place/, ['edge']));
   s.hand('lay-batting', {
@@ -119,11 +128,14 @@ function pattern(p: Params): Pattern {
     side: 'outside',
     margin: 0.5
   });
-  s.hand(
-    'trim-slot',
-    { do: 'trim', pieceIds: ['batting', 'front'], lineId: 'slot', side: 'inside', margin: 0.5 },
-    { note: 'The stabiliser in the slot stays whole.' }
-  );
+  s.hand('trim-slot', {
+    do: 'trim',
+    pieceIds: ['batting', 'front'],
+    lineId: 'slot',
+    side: 'inside',
+    margin: 0.5,
+    keepIds: ['base']
+  });
   s.move('turn-over');
   s.hand('snip-back', { do: 'snip', side: 'back', jumps: 4 });
   s.hand('lay-back', {
@@ -140,7 +152,14 @@ function pattern(p: Params): Pattern {
   s.toBack();
   s.hand('untape-back', { do: 'untape', strips: 4 });
   s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
-  s.hand('trim-back-slot', { do: 'trim', pieceIds: ['back'], lineId: 'slot', side: 'inside', margin: 0.5 });
+  s.hand('trim-back-slot', {
+    do: 'trim',
+    pieceIds: ['back'],
+    lineId: 'slot',
+    side: 'inside',
+    margin: 0.5,
+    keepIds: ['base']
+  });
   s.toFront();
   s.hand(
     'bobbin',
@@ -164,7 +183,8 @@ function pattern(p: Params): Pattern {
       do: 'lay',
       pieceId: 'towel',
       side: 'below',
-      face: 'up',
+      // Its front towards the maker as the hoop lies turned over.
+      face: 'down',
       edge: { lineId: 'towel-edge', body: 'down', allowance: 0 },
       hold: p.towelHold === 'tape' ? { by: 'tape', strips: 4 } : { by: 'pins', pins: 4, away: 12 }
     },

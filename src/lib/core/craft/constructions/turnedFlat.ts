@@ -1,8 +1,9 @@
-import { box, inset, segment, shapePath } from '$lib/core/base/geometry';
+import { box, inset, type Path, segment, shapePath } from '$lib/core/base/geometry';
+import type { Material } from '$lib/core/documents/item';
 import type { Construction } from './construction';
 import type { Pattern } from './pattern';
 import { Sequence, type StopPart } from './sequence';
-import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
+import { type AnswersOf, choice, count, heldAs, hold, length, material, outline, thread } from './fields';
 import { MATERIALS } from './materials';
 
 const FIELDS = {
@@ -28,7 +29,34 @@ const FIELDS = {
     },
     'snap'
   ),
-  front: material('Front', { woven: 'Woven cotton', knit: 'Jersey' }, ['woven', 'Fern print', '#4d7148']),
+  stabiliser: choice(
+    'Stabiliser',
+    {
+      usual: 'Tear-away where all is hooped, else cutaway',
+      'tear-away': 'Tear-away',
+      cutaway: 'Cutaway',
+      'soft-mesh': 'Soft mesh cutaway'
+    },
+    'usual'
+  ),
+  layers: count('Layers of stabiliser', 1, 1, 3),
+  front: material(
+    'Front',
+    {
+      woven: 'Woven cotton or double gauze',
+      knit: 'Jersey',
+      towelling: 'Terry',
+      fleece: 'Fleece'
+    },
+    ['woven', 'Fern print', '#4d7148']
+  ),
+  quilted: choice(
+    'Quilted or stippled',
+    { all: 'All over the front', upper: 'The upper part only', lower: 'The lower part only' },
+    'all'
+  ),
+  label: choice('Label', { no: 'None', yes: 'Laid in the opening' }, 'no'),
+  topstitched: choice('Topstitched all round', { no: 'No', yes: 'Yes, which closes the opening too' }, 'no'),
   lower: material('Lower front, where pieced', { woven: 'Woven cotton', knit: 'Jersey' }, [
     'woven',
     'Ticket buff',
@@ -44,6 +72,29 @@ const FIELDS = {
   quilting: thread('Quilting thread', 'Brass', '#b58a3c')
 };
 type Params = AnswersOf<typeof FIELDS>;
+
+/** Topstitching round an item on a sewing machine, s. */
+const TOPSTITCH_S = 240;
+
+/** Tear-away goes with what is hooped as one; a knit, and what is floated, is carried by cutaway. */
+function stabiliserFor(p: Params): Material {
+  if (p.stabiliser !== 'usual') return STABILISERS[p.stabiliser];
+  return p.school === 'all-hooped' && p.front.kind !== 'knit' ? MATERIALS.tearAway : MATERIALS.cutaway;
+}
+const STABILISERS = {
+  'tear-away': MATERIALS.tearAway,
+  cutaway: MATERIALS.cutaway,
+  'soft-mesh': MATERIALS.softMesh
+} as const;
+
+/** Where the quilting goes: all over, or above or below the join of the panels. */
+function quiltField(p: Params, outline: Path, joinAt: number): Path {
+  if (p.quilted === 'all') return inset(outline, QUILT_INSET_MM);
+  const [w, h] = [p.width / 2, p.height / 2];
+  const panel = p.quilted === 'upper' ? box(-w, -h, w, joinAt) : box(-w, joinAt, w, h);
+  return inset(panel, QUILT_INSET_MM);
+}
+const QUILT_INSET_MM = 14;
 
 /** Seam allowance where two fronts are joined, mm. */
 const JOIN_MM = 12;
@@ -65,14 +116,9 @@ function pattern(p: Params): Pattern {
   const joinAt = h / 3;
   s.line('outline', 'Outline', outline);
   s.line('closing', 'Closing seam', outline, 'hooping-1', [{ from: 20, to: 20 + p.opening }]);
-  s.line('quilt', 'Quilting', inset(outline, 14));
+  s.line('quilt', 'Quilting', quiltField(p, outline, joinAt));
   s.line('name', 'Name field', box(-w / 2, -h / 3, w / 2, -h / 12));
-  s.piece(
-    'stabiliser',
-    'STABILISER',
-    p.school === 'all-hooped' && p.front.kind !== 'knit' ? MATERIALS.tearAway : MATERIALS.cutaway,
-    'hooped'
-  );
+  s.piece('stabiliser', 'STABILISER', stabiliserFor(p), 'hooped', { plies: p.layers });
   s.piece('batting', 'BATTING', MATERIALS.batting, p.school === 'all-hooped' ? 'hooped' : 'batting', {
     covers: p.school === 'all-hooped' ? null : 'outline'
   });
@@ -105,7 +151,8 @@ function pattern(p: Params): Pattern {
     s.stop('marks', {
       name: 'Closure marks',
       role: 'closure-mark',
-      words: /mark|snap|closure/,
+      alsoRoles: ['placement', 'centre-mark'],
+      words: /mark|snap|closure|fasten|position/,
       threadOf: 'closing',
       optional: true,
       visible: 'front',
@@ -206,7 +253,6 @@ function pieced(s: Sequence): void {
     { do: 'flip', pieceId: 'front', lineId: 'join', covers: 'panel-upper' },
     { needs: ['untape-upper'] }
   );
-  s.hand('press', { do: 'press' }, { needs: ['flip'] });
 }
 
 function floated(s: Sequence): void {
@@ -242,8 +288,7 @@ function finish(s: Sequence, p: Params): void {
   s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
   if (p.backHold === 'pins') s.hand('unpin-back', { do: 'unpin' });
   else s.hand('untape', { do: 'untape', strips: 4 });
-  if (p.school === 'all-hooped' && p.front.kind !== 'knit')
-    s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
+  if (stabiliserFor(p).kind === 'tear-away') s.hand('tear-away', { do: 'tear-away' }, { needs: ['unhoop'] });
   s.hand(
     'trim-seam',
     { do: 'cut-out', lineId: 'outline', margin: 6 },
@@ -252,7 +297,20 @@ function finish(s: Sequence, p: Params): void {
   s.hand('clip', { do: 'clip', lineId: 'outline' }, { needs: ['trim-seam'] });
   s.hand('turn', { do: 'turn-through', lineId: 'closing' }, { needs: ['trim-seam', 'clip'] });
   s.hand('press-flat', { do: 'press' }, { needs: ['turn'] });
-  s.hand('close', { do: 'close-opening', lineId: 'closing', by: 'hand' }, { needs: ['turn'] });
+  if (p.label === 'yes')
+    s.hand('label', { do: 'other', title: 'Lay the label in the opening', seconds: 30 }, { needs: ['turn'] });
+  if (p.topstitched === 'yes') {
+    s.hand(
+      'close',
+      { do: 'close-opening', lineId: 'closing', by: 'machine' },
+      { needs: ['turn'], note: 'The topstitch that goes all round closes it.' }
+    );
+    s.hand(
+      'topstitch',
+      { do: 'other', title: 'Topstitch all round, 3 mm from the edge', seconds: TOPSTITCH_S },
+      { needs: ['close'] }
+    );
+  } else s.hand('close', { do: 'close-opening', lineId: 'closing', by: 'hand' }, { needs: ['turn'] });
   if (p.closes !== 'none')
     s.hand('fasten', { do: 'hardware', kind: p.closes, count: 1 }, { needs: ['close'] });
 }

@@ -96,9 +96,16 @@ function battingAndZip(s: Sequence, p: Params): void {
     pieceIds: ['batting'],
     lineId: 'batting',
     side: 'outside',
-    margin: 0
+    margin: 0,
+    keepIds: ['stabiliser']
   });
-  s.hand('trim-zip-gap', { do: 'cut-away-behind', pieceIds: ['batting'], lineId: 'zip-gap' });
+  s.hand('trim-zip-gap', {
+    do: 'cut-away-behind',
+    pieceIds: ['batting'],
+    lineId: 'zip-gap',
+    from: 'front',
+    keepIds: ['stabiliser']
+  });
   s.move('hoop-on');
   s.stop('zip-placement', stopPart('Zip placement', 'placement', /zip/, ['zip'], HIDDEN));
   s.hand(
@@ -116,7 +123,12 @@ function battingAndZip(s: Sequence, p: Params): void {
   s.stop('zip-seams', stopPart('Zip tack-down', 'tack-down', /zip|tack/, ['zip-tapes'], HIDDEN));
   s.toBack();
   s.hand('untape-zip', { do: 'untape', strips: 4 });
-  s.hand('cut-behind-zip', { do: 'cut-away-behind', pieceIds: ['stabiliser'], lineId: 'zip-gap' });
+  s.hand('cut-behind-zip', {
+    do: 'cut-away-behind',
+    pieceIds: ['stabiliser'],
+    lineId: 'zip-gap',
+    keepIds: ['zip']
+  });
   s.toFront();
 }
 
@@ -142,10 +154,11 @@ function panel(s: Sequence, p: Params, which: 'upper' | 'lower'): void {
     { do: 'flip', pieceId: which, lineId: `seam-${which}`, covers: `panel-${which}` },
     { needs: [`untape-${which}`] }
   );
-  s.hand(`press-${which}`, { do: 'press' }, { needs: [`flip-${which}`] });
   s.stop(
     `top-${which}`,
-    stopPart(`${name} topstitch`, 'topstitch', /topstitch|top/, [`top-${which}`], {
+    stopPart(`${name} topstitch`, 'topstitch', /topstitch|top|tack/, [`top-${which}`], {
+      // What holds the panel down may be called its tack-down.
+      alsoRoles: ['tack-down'],
       threadOf: 'seam-upper',
       visible: 'front'
     })
@@ -155,7 +168,13 @@ function panel(s: Sequence, p: Params, which: 'upper' | 'lower'): void {
 function accent(s: Sequence): void {
   s.stop(
     'accent-line',
-    stopPart('Accent placement', 'tack-down', /accent|place|tack/, ['accent-seam'], HIDDEN)
+    stopPart('Accent placement', 'tack-down', /accent|place|tack/, ['accent-seam'], {
+      ...HIDDEN,
+      alsoRoles: ['placement'],
+      // In some files the line that holds the lower panel down is the accent’s placement too.
+      optional: true,
+      sharesRowOf: 'top-lower'
+    })
   );
   s.hand('trim-lower', { do: 'trim', pieceIds: ['lower'], lineId: 'lower-cut', side: 'outside', margin: 0 });
   s.hand(
@@ -177,7 +196,6 @@ function accent(s: Sequence): void {
     { do: 'flip', pieceId: 'accent', lineId: 'accent-seam', covers: 'panel-accent' },
     { needs: ['untape-accent'] }
   );
-  s.hand('press-accent', { do: 'press' }, { needs: ['flip-accent'] });
 }
 
 function lining(s: Sequence, which: 'upper' | 'lower'): void {

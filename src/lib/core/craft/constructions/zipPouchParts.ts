@@ -1,6 +1,7 @@
 import { box, inset, offsetPath, segment, shapePath } from '$lib/core/base/geometry';
 import type { Sequence } from './sequence';
 import { type AnswersOf, choice, hold, length, material, thread } from './fields';
+import { addStabiliser, stabiliserFields } from './stabilisers';
 import { MATERIALS } from './materials';
 
 export const POUCH_FIELDS = {
@@ -26,6 +27,7 @@ export const POUCH_FIELDS = {
   ]),
   back: material('Back', { woven: 'Woven cotton', canvas: 'Canvas' }, ['woven', 'Carriage red', '#8d2f35']),
   lining: material('Lining', { woven: 'Woven cotton' }, ['woven', 'Cream', '#efe3c4']),
+  ...stabiliserFields(['cutaway', 'soft-mesh', 'tear-away'], 'cutaway', 1),
   battingHold: hold('Batting held with', 'spray'),
   seams: thread('Seam thread', 'Cream', '#efe3c4'),
   quilting: thread('Quilting thread', 'Brass', '#b58a3c')
@@ -70,7 +72,7 @@ export function pouchLines(s: Sequence, p: Params): void {
 
 /** Every piece of the pouch, and what it shows in the end. */
 export function pouchPieces(s: Sequence, p: Params): void {
-  s.piece('stabiliser', 'STABILISER', MATERIALS.cutaway, 'hooped');
+  addStabiliser(s, p);
   s.piece('batting', 'BATTING', MATERIALS.batting, 'batting', { covers: 'outline' });
   s.piece('zip', 'ZIP', { kind: 'zip', name: 'Nylon zip', colour: '#2c2a28' }, 'zip-tape', {
     covers: 'zip',

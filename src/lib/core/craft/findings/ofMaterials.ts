@@ -32,9 +32,12 @@ export const MATERIAL_SAYINGS = {
     ({ layer }) => `${layer} stretches, and tear-away does not hold it.`,
     'Hoop cutaway or soft mesh instead.'
   ),
-  'stabiliser/dense': saying<{ stop: number | null; stitches: number }>(
+  'stabiliser/dense': saying<{ stop: number | null; stitches: number; stops: number }>(
     'note',
-    ({ stop, stitches }) => `Stop ${stop ?? '?'} is dense: ${stitches.toLocaleString('en')} stitches.`,
+    ({ stop, stitches, stops }) =>
+      stops > 1
+        ? `With stop ${stop ?? '?'} the ${stops} stops that lie on each other are dense: ${stitches.toLocaleString('en')} stitches.`
+        : `Stop ${stop ?? '?'} is dense: ${stitches.toLocaleString('en')} stitches.`,
     'Float another layer of stabiliser under the hoop.'
   ),
   'stabiliser/left': saying<{ layer: string; material: string }>(
@@ -61,6 +64,21 @@ export const MATERIAL_SAYINGS = {
     'stop',
     ({ film, piece }) => `${film} lies under ${piece} and would never come out once that is fused.`,
     'Take the film off first, or fuse at the end.'
+  ),
+  'iron/adhesive': saying<{ piece: string }>(
+    'stop',
+    ({ piece }) => `The iron would meet bare glue: ${piece} lies with its adhesive up.`,
+    'Hold it by hand, with a tool or with tape, and fuse it when it has been flipped.'
+  ),
+  'iron/on-machine': saying<Record<string, never>>(
+    'stop',
+    () => 'The hoop is still on the machine, and an iron never comes near that.',
+    'Take the hoop off, iron on a mat, put it on again. Finger-pressing may stay on.'
+  ),
+  'iron/before-trim': saying<{ piece: string }>(
+    'warn',
+    ({ piece }) => `${piece} is fused before it is trimmed: what should come off is glued down.`,
+    'Trim it first, or fuse it along its seam only.'
   ),
   'iron/vinyl': saying<{ vinyl: string }>(
     'stop',

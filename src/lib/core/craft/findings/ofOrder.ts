@@ -55,6 +55,21 @@ export const ORDER_SAYINGS = {
     ({ piece, called }) => `${piece} is not tacked down yet when ${inside(called)} runs.`,
     'Let its tack-down stitch first.'
   ),
+  'order/before-piece': saying<{ stop: number | null; name: string; piece: string }>(
+    'warn',
+    ({ stop, name, piece }) => `Stop ${stop ?? '?'}, ${name.toLowerCase()}, runs before ${piece} is laid.`,
+    ({ piece }) => `Lay ${piece} first, or give the stop its right name.`
+  ),
+  'frame/forward': saying<{ called: string }>(
+    'stop',
+    ({ called }) => `${called} would be stitched with the frame forward.`,
+    'Send the frame back before it.'
+  ),
+  'halts/one-colour': saying<{ stop: number }>(
+    'stop',
+    ({ stop }) => `Hands are needed after stop ${stop}, but in one-colour mode the machine runs through.`,
+    'Leave one-colour mode out for this file.'
+  ),
   'halts/runs-on': saying<{ stop: number; machine: string }>(
     'warn',
     ({ stop, machine }) => `Hands are needed after stop ${stop}, but ${machine} runs straight on.`,

@@ -2,7 +2,18 @@ import { ASK, choice, number, text } from './fields';
 import { CAUTION } from './cautions';
 import { spent, alongCm, CLIP_SPACING_MM } from './time';
 import { say, name, line, writeHardware } from './words';
+import type { OperationOf } from '$lib/core/documents/item';
+import type { HandTimeKey } from '$lib/core/documents/shop';
 import type { TraitsOf } from './traits';
+
+/** Hand time of each kind of hardware. */
+const HARDWARE_TIME = {
+  snap: 'snap',
+  eyelet: 'eyelet',
+  'split-ring': 'ring',
+  'ribbon-loop': 'ring',
+  'hook-and-loop': 'hookAndLoop'
+} as const satisfies Record<OperationOf<'hardware'>['kind'], HandTimeKey>;
 
 /** What makes an item of the parts, and what belongs to no part of the work. */
 export const assemblingTraits = {
@@ -121,9 +132,7 @@ export const assemblingTraits = {
     mark: 'fasten',
     wording: writeHardware,
     caution: ({ kind }) => (kind === 'snap' || kind === 'eyelet' ? CAUTION.smallParts : null),
-    time: ({ kind, count }) => [
-      spent(kind === 'snap' ? 'snap' : kind === 'eyelet' ? 'eyelet' : 'ring', count)
-    ],
+    time: ({ kind, count }) => [spent(HARDWARE_TIME[kind], count)],
     waits: null,
     hoop: 'stays',
     stack: null,

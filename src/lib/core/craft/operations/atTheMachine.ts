@@ -2,8 +2,16 @@ import { ASK, choice, number, text } from './fields';
 import { CAUTION } from './cautions';
 import { spent } from './time';
 import { say, runWords } from './words';
-import { findThread } from '$lib/core/documents/item';
+import { findThread, type Item } from '$lib/core/documents/item';
 import type { TraitsOf } from './traits';
+
+/** Numbers of a file’s stops before the first that a step runs: those the maker passes over. */
+function skippedIn({ files, steps }: Item, fileId: string): number[] {
+  const stops = files.find(({ id }) => id === fileId)?.stops ?? [];
+  const run = new Set(steps.flatMap((step) => (step.kind === 'stop' ? [step.stopId] : [])));
+  const first = stops.findIndex(({ id }) => run.has(id));
+  return stops.slice(0, Math.max(0, first)).flatMap(({ number }) => number ?? []);
+}
 
 /** What is done at the machine: thread, bobbin, needle, a look. */
 export const machineTraits = {
@@ -98,7 +106,15 @@ export const machineTraits = {
   speed: {
     label: 'Change the speed',
     mark: 'machine',
-    wording: (op) => say(`Set the speed to ${op.spm}`, 'Stitches a minute.'),
+    wording: ({ spm, firstPass }) =>
+      spm === null
+        ? say('Bring the speed back up', 'To what you usually run at.')
+        : say(
+            `Set the speed to ${spm}`,
+            firstPass
+              ? 'Stitches a minute, while the first pass runs; bring it back up after that pass.'
+              : 'Stitches a minute, until a step says otherwise.'
+          ),
     caution: null,
     time: 'speed',
     waits: null,
@@ -111,7 +127,7 @@ export const machineTraits = {
     ready: null,
     spoken: null,
     start: { spm: 350 },
-    fields: { spm: number('Stitches a minute') }
+    fields: { spm: number('Stitches a minute'), firstPass: null }
   },
   mount: {
     label: 'Change the mounting position',
@@ -152,6 +168,55 @@ export const machineTraits = {
     spoken: null,
     start: {},
     fields: {}
+  },
+  'load-file': {
+    label: 'Load a file',
+    mark: 'machine',
+    wording: ({ fileId }, { item }) => {
+      const file = item.files.find(({ id }) => id === fileId);
+      const skipped = skippedIn(item, fileId);
+      return say(
+        `Load “${file?.name ?? 'a file that is gone'}”`,
+        skipped.length === 0
+          ? 'Its stops begin with number 1 again.'
+          : `Skip ${skipped.length === 1 ? 'its stop' : 'its stops'} ${new Intl.ListFormat('en-GB').format(skipped.map(String))}: ${skipped.length === 1 ? 'it is' : 'they are'} not needed here.`
+      );
+    },
+    caution: null,
+    time: 'loadFile',
+    waits: null,
+    hoop: 'stays',
+    stack: null,
+    order: 'move',
+    wall: true,
+    done: 'once',
+    bobbin: null,
+    ready: null,
+    spoken: /\bload (?:the )?(?:second|next|other) file\b/,
+    start: null,
+    fields: { fileId: null }
+  },
+  'one-colour': {
+    label: 'One-colour mode',
+    mark: 'machine',
+    wording: ({ stops }) =>
+      say(
+        'Set one-colour mode',
+        `The ${stops} stops of this file run as one: it does not halt between them.`
+      ),
+    caution: null,
+    time: 'speed',
+    waits: null,
+    hoop: 'stays',
+    stack: null,
+    order: 'loose',
+    wall: false,
+    done: 'once',
+    bobbin: null,
+    ready: null,
+    spoken: null,
+    start: null,
+    fields: { stops: null }
   },
   'insert-run': {
     label: 'Run another file',
@@ -246,6 +311,8 @@ export const machineTraits = {
   | 'speed'
   | 'mount'
   | 'trace'
+  | 'load-file'
+  | 'one-colour'
   | 'insert-run'
   | 'snip'
   | 'check-under'

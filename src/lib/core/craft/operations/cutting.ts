@@ -1,7 +1,7 @@
 import { ASK, choice } from './fields';
 import { CAUTION } from './cautions';
 import { spent, alongCm } from './time';
-import { say, name, names, line, lengthWords } from './words';
+import { keptWords, lengthWords, line, name, names, say } from './words';
 import { pieceReady } from './ready';
 import type { TraitsOf } from './traits';
 
@@ -15,7 +15,7 @@ export const cuttingTraits = {
         `Trim ${names(op.pieceIds, context)}`,
         `${op.margin === 0 ? 'Close' : `Leave ${lengthWords(op.margin, context)}`} ${op.side} the ${line(op.lineId, context)}. ${
           op.where === 'on-machine' ? 'The hoop stays on.' : 'Hoop off, on the table.'
-        }`
+        }${keptWords(op.keepIds, context)}`
       ),
     caution: CAUTION.blade,
     time: ({ lineId, side, margin }, { item }) => [
@@ -43,30 +43,43 @@ export const cuttingTraits = {
       lineId: ASK.line,
       side: choice('Side', { outside: 'Outside the line', inside: 'Inside the line' }),
       margin: ASK.margin,
-      where: choice('Where', { 'hoop-off': 'Hoop off', 'on-machine': 'On the machine' })
+      where: choice('Where', { 'hoop-off': 'Hoop off', 'on-machine': 'On the machine' }),
+      keepIds: null
     }
   },
   'cut-away-behind': {
-    label: 'Cut away behind',
+    label: 'Cut away',
     mark: 'cut',
     wording: (op, context) =>
       say(
-        `Cut ${names(op.pieceIds, context)} away behind`,
-        `Inside the ${line(op.lineId, context)}, from the back.`
+        `Cut ${names(op.pieceIds, context)} away${op.from === 'back' ? ' behind' : ''}`,
+        `Inside the ${line(op.lineId, context)}, from the ${op.from}: only ${op.pieceIds.length === 1 ? 'that layer' : 'those layers'}.${keptWords(op.keepIds, context)}`
       ),
     caution: CAUTION.blade,
     time: 'cutAway',
     waits: null,
     hoop: 'stays',
-    stack: ({ pieceIds, lineId }) => ({ does: 'cut', pieceIds, lineId, outwards: 0, takes: 'inside' }),
+    stack: ({ pieceIds, lineId, from }) => ({
+      does: 'cut',
+      pieceIds,
+      lineId,
+      outwards: 0,
+      takes: 'inside',
+      from
+    }),
     order: 'work',
     wall: false,
     done: 'each-copy',
     bobbin: null,
     ready: () => ['small scissors'],
     spoken: null,
-    start: {},
-    fields: { pieceIds: ASK.pieces, lineId: ASK.line }
+    start: { from: 'back' },
+    fields: {
+      pieceIds: ASK.pieces,
+      lineId: ASK.line,
+      from: choice('From', { front: 'The front', back: 'The back' }),
+      keepIds: null
+    }
   },
   'cut-through': {
     label: 'Cut through',

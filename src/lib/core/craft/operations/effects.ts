@@ -23,7 +23,17 @@ export type StackEffect =
   | { does: 'release'; held: 'tape' | 'pins' }
   | { does: 'flip'; pieceId: string; lineId: string; covers?: string | undefined }
   /** Without pieces: everything in the hoop. `outwards`: mm beyond the line. */
-  | { does: 'cut'; pieceIds?: string[]; lineId: string; outwards: number; takes: 'outside' | 'inside' }
+  | {
+      does: 'cut';
+      pieceIds?: string[];
+      lineId: string;
+      /** Further parts that stay, each inside its own line. */
+      alsoLineIds?: string[] | undefined;
+      outwards: number;
+      takes: 'outside' | 'inside';
+      /** The side one works from, where only that side reaches the layer. */
+      from?: 'front' | 'back';
+    }
   | { does: 'take'; what: 'torn' | 'dissolved' }
   | { does: 'take'; what: 'topping'; pieceId: string }
   | { does: 'zip'; pieceId: string; to: OperationOf<'zip'>['to'] }
@@ -33,7 +43,15 @@ export type StackEffect =
   /** Another file is stitched. */
   | { does: 'stitch' };
 
-/** Cuts all that is in the hoop, a margin outside a line. */
-export function cutAll({ lineId, margin }: { lineId: string; margin: number }): StackEffect {
-  return { does: 'cut', lineId, outwards: margin, takes: 'outside' };
+/** Cuts all that is in the hoop, a margin outside a line, or outside the lines of several parts. */
+export function cutAll({
+  lineId,
+  alsoLineIds,
+  margin
+}: {
+  lineId: string;
+  alsoLineIds?: string[] | undefined;
+  margin: number;
+}): StackEffect {
+  return { does: 'cut', lineId, alsoLineIds, outwards: margin, takes: 'outside' };
 }

@@ -6,6 +6,9 @@ import { cutAll } from './effects';
 import { findPiece } from '$lib/core/documents/item';
 import type { TraitsOf } from './traits';
 
+const everyPart = ({ alsoLineIds = [] }: { alsoLineIds?: string[] | undefined }): string =>
+  alsoLineIds.length === 0 ? '' : `, and so round each of the ${alsoLineIds.length + 1} parts`;
+
 /** From the ring to the cut edge. */
 export const finishingTraits = {
   unhoop: {
@@ -141,7 +144,10 @@ export const finishingTraits = {
     label: 'Cut roughly',
     mark: 'cut',
     wording: (op, context) =>
-      say('Cut roughly', `About ${lengthWords(op.margin, context)} outside the ${line(op.lineId, context)}.`),
+      say(
+        'Cut roughly',
+        `About ${lengthWords(op.margin, context)} outside the ${line(op.lineId, context)}${everyPart(op)}.`
+      ),
     caution: CAUTION.blade,
     time: cutOutTime,
     waits: null,
@@ -154,7 +160,7 @@ export const finishingTraits = {
     ready: null,
     spoken: null,
     start: { margin: 15 },
-    fields: { lineId: ASK.line, margin: ASK.margin }
+    fields: { lineId: ASK.line, alsoLineIds: null, margin: ASK.margin }
   },
   'cut-out': {
     label: 'Cut out',
@@ -162,7 +168,7 @@ export const finishingTraits = {
     wording: (op, context) =>
       say(
         'Cut out',
-        `${lengthWords(op.margin, context)} outside the ${line(op.lineId, context)}, all round. Do not touch a thread.`
+        `${lengthWords(op.margin, context)} outside the ${line(op.lineId, context)}${everyPart(op)}, all round. Do not touch a thread.`
       ),
     caution: CAUTION.blade,
     time: cutOutTime,
@@ -176,7 +182,7 @@ export const finishingTraits = {
     ready: null,
     spoken: null,
     start: { margin: 3 },
-    fields: { lineId: ASK.line, margin: ASK.margin }
+    fields: { lineId: ASK.line, alsoLineIds: null, margin: ASK.margin }
   }
 } satisfies TraitsOf<
   'unhoop' | 'tear-away' | 'rinse' | 'wait' | 'fray-fluid' | 'heat-adhesive' | 'cut-roughly' | 'cut-out'

@@ -134,5 +134,25 @@ export const hoopTraits = {
     spoken: null,
     start: {},
     fields: {}
+  },
+  'frame-back': {
+    label: 'Send the frame back',
+    mark: 'move',
+    wording: () => say('Send the frame back', 'To where it stitches. Nothing may lie in its way.'),
+    caution: CAUTION.carriage,
+    time: 'frameForward',
+    waits: null,
+    hoop: (hoop) => ({ ...hoop, where: 'on' }),
+    stack: null,
+    order: 'move',
+    wall: false,
+    done: 'once',
+    bobbin: null,
+    ready: null,
+    spoken: /\b(send|move|bring) (?:the )?frame back\b/,
+    start: {},
+    fields: {}
   }
-} satisfies TraitsOf<'press-folds' | 'hoop' | 'hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward'>;
+} satisfies TraitsOf<
+  'press-folds' | 'hoop' | 'hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward' | 'frame-back'
+>;

@@ -1,3 +1,4 @@
+export { isNamedFor } from './named';
 export { cautionOf } from './cautionOf';
 export { STOP_CAUTION } from './cautions';
 export type { StackEffect } from './effects';

@@ -1,9 +1,11 @@
 import { ASK, choice, length, number } from './fields';
 import { CAUTION } from './cautions';
 import { spent, holdTime } from './time';
-import { say, name, line, tapeWords, faceTitle, writeLay } from './words';
+import { backingNames, faceTitle, line, name, names, say, tapeWords, writeLay } from './words';
 import { pieceReady, holdReady } from './ready';
 import type { TraitsOf } from './traits';
+
+const pinWords = (pins: number): string => `${pins} ${pins === 1 ? 'pin' : 'pins'}`;
 
 /** Pieces laid, held, pressed and folded. */
 export const layingTraits = {
@@ -161,7 +163,12 @@ export const layingTraits = {
     label: 'Pin',
     mark: 'hold',
     wording: (op, context) =>
-      say(`Pin ${name(op.pieceId, context)}`, `${op.pins} pins, outside the stitching.`),
+      op.lineId === undefined
+        ? say(`Pin ${name(op.pieceId, context)}`, `${pinWords(op.pins)}, outside the stitching.`)
+        : say(
+            `Stand ${op.pins === 1 ? 'a pin' : pinWords(op.pins)} in the ${line(op.lineId, context)}`,
+            `Up through ${name(op.pieceId, context)}, so that what comes next finds its place.`
+          ),
     caution: CAUTION.pins,
     time: 'pin',
     waits: null,
@@ -229,7 +236,13 @@ export const layingTraits = {
   fuse: {
     label: 'Fuse',
     mark: 'heat',
-    wording: (op, context) => say(`Fuse ${name(op.pieceId, context)}`, 'Press, do not slide.'),
+    wording: (op, context) =>
+      op.lineId === undefined
+        ? say(`Fuse ${name(op.pieceId, context)}`, 'Press, do not slide.')
+        : say(
+            `Fuse ${name(op.pieceId, context)} at the ${line(op.lineId, context)}`,
+            'Only there: the tip of the iron, pressed and not slid.'
+          ),
     caution: CAUTION.iron,
     time: 'fuse',
     waits: null,
@@ -242,7 +255,29 @@ export const layingTraits = {
     ready: () => ['small iron, hot'],
     spoken: /\b(fuse|iron|bond)\b/,
     start: {},
-    fields: { pieceId: ASK.piece }
+    fields: { pieceId: ASK.piece, lineId: null }
+  },
+  'back-cloth': {
+    label: 'Fuse interfacing or web on',
+    mark: 'heat',
+    wording: ({ pieceIds }, context) =>
+      say(
+        `Fuse ${backingNames(pieceIds, context)} to ${names(pieceIds, context)}`,
+        'Before you start, on the wrong side. Press, do not slide; let it cool flat.'
+      ),
+    caution: CAUTION.iron,
+    time: ({ pieceIds }) => [spent('fuse', pieceIds.length)],
+    waits: null,
+    hoop: 'stays',
+    stack: null,
+    order: 'loose',
+    wall: false,
+    done: 'each-copy',
+    bobbin: null,
+    ready: ({ pieceIds }, { piece }) => pieceIds.map(piece),
+    spoken: /\binterfac/,
+    start: {},
+    fields: { pieceIds: ASK.pieces }
   },
   press: {
     label: 'Press',
@@ -296,6 +331,7 @@ export const layingTraits = {
   | 'unpin'
   | 'align-holes'
   | 'fuse'
+  | 'back-cloth'
   | 'press'
   | 'flip'
 >;

@@ -27,6 +27,7 @@ export function holdReady(hold: Hold): string[] {
     case 'glue':
       return ['glue stick'];
     case 'fuse':
+    case 'hand':
     case 'nothing':
       return [];
   }

@@ -41,6 +41,7 @@ export function holdTime(hold: Hold, { hands }: Timing): TimeSpent[] {
     case 'pins':
       return [spent('pin')];
     case 'nothing':
+    case 'hand':
       return [];
     default:
       return [spent(hold.by)];
@@ -49,10 +50,15 @@ export function holdTime(hold: Hold, { hands }: Timing): TimeSpent[] {
 
 /** Time to cut round a line. */
 export function cutOutTime(
-  { lineId, margin }: { lineId: string; margin: number },
+  {
+    lineId,
+    alsoLineIds = [],
+    margin
+  }: { lineId: string; alsoLineIds?: string[] | undefined; margin: number },
   { item }: Timing
 ): TimeSpent[] {
-  return [spent('cutOut'), spent('cutOutPerCm', alongCm(item, lineId, margin))];
+  const along = [lineId, ...alsoLineIds].reduce((sum, id) => sum + alongCm(item, id, margin), 0);
+  return [spent('cutOut', 1 + alsoLineIds.length), spent('cutOutPerCm', along)];
 }
 
 /** Length of a line moved outwards, cm; a line the item does not have counts nothing. */

@@ -69,7 +69,10 @@ export function writeHardware(op: OperationOf<'hardware'>): Wording {
     case 'eyelet':
       return say(many ? `Set ${op.count} eyelets` : 'Set the eyelet', 'The flange goes on the front.');
     case 'hook-and-loop':
-      return say('Sew the hook-and-loop on', 'Rounded corners, soft side towards the skin.');
+      return say(
+        many ? `Sew ${op.count} pairs of hook-and-loop on` : 'Sew the hook-and-loop on',
+        'By hand. Rounded corners, soft side towards the skin.'
+      );
     case 'split-ring':
       return say(many ? 'Put the rings on' : 'Put the ring on');
     case 'ribbon-loop':
@@ -115,6 +118,8 @@ function holdWords(hold: Hold): string {
       return 'A little glue, inside the line.';
     case 'fuse':
       return 'Fuse it: press, do not slide.';
+    case 'hand':
+      return 'Hold it with a finger or a tool, well clear of the needle.';
     case 'nothing':
       return '';
   }
@@ -140,6 +145,19 @@ export function names(pieceIds: string[], context: WordingContext): string {
 /** A line by its name. */
 export function line(lineId: string, { item }: WordingContext): string {
   return findLine(item, lineId)?.name.toLowerCase() ?? 'line that is gone';
+}
+
+/** What is fused to pieces, each kind once. */
+export function backingNames(pieceIds: string[], { item }: WordingContext): string {
+  const materials = pieceIds.flatMap((id) => findPiece(item, id)?.backed ?? []);
+  const called = [...new Set(materials.map((material) => material.name.toLowerCase()))];
+  return new Intl.ListFormat('en-GB').format(called) || 'interfacing';
+}
+
+/** What a cut must leave whole. */
+export function keptWords(keepIds: string[] | undefined, context: WordingContext): string {
+  if (!keepIds || keepIds.length === 0) return '';
+  return ` ${names(keepIds, context)} ${keepIds.length === 1 ? 'stays' : 'stay'} whole.`;
 }
 
 /** A length in the maker’s unit. */

@@ -37,6 +37,7 @@ export {
   PIECE_USES,
   PieceUse,
   Remark,
+  type SewnUp,
   Step,
   Stitched,
   Stop,

@@ -19,6 +19,7 @@ export const MATERIAL_KINDS = [
   'wash-away-film',
   'sticky-wash-away',
   'fusible',
+  'interfacing',
   'heat-adhesive',
   'zip',
   'metal-zip'

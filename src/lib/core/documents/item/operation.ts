@@ -26,6 +26,7 @@ export const Hold = z.discriminatedUnion('by', [
     away: Mm.default(12).describe('distance from the nearest stitching line, mm')
   }),
   z.object({ by: z.literal('fuse') }),
+  z.object({ by: z.literal('hand') }),
   z.object({ by: z.literal('nothing') })
 ]);
 export type Hold = z.infer<typeof Hold>;
@@ -44,6 +45,12 @@ export const HARDWARE = ['snap', 'eyelet', 'split-ring', 'ribbon-loop', 'hook-an
 /** Why nothing may be touched for a while. */
 const WAITS = ['fray-fluid', 'glue', 'soak', 'dry'] as const;
 
+/** Further lines that are cut round in the same step. */
+const AlsoLineIds = z.array(LineId).optional().describe('lines of further parts, each cut round too');
+
+/** Layers a cut must not touch, though they lie where it is made. */
+const KeepIds = z.array(PieceId).optional().describe('layers that stay whole');
+
 export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('hoop'), pieceIds: z.array(PieceId).min(1), sticky: z.boolean().default(false) }),
   z.object({ do: z.literal('unhoop') }),
@@ -51,6 +58,7 @@ export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('hoop-off') }),
   z.object({ do: z.literal('turn-over') }),
   z.object({ do: z.literal('frame-forward') }),
+  z.object({ do: z.literal('frame-back') }),
   z.object({
     do: z.literal('lay'),
     pieceId: PieceId,
@@ -82,7 +90,15 @@ export const Operation = z.discriminatedUnion('do', [
   }),
   z.object({ do: z.literal('unpin') }),
   z.object({ do: z.literal('align-holes'), pieceId: PieceId }),
-  z.object({ do: z.literal('fuse'), pieceId: PieceId }),
+  z.object({
+    do: z.literal('fuse'),
+    pieceId: PieceId,
+    lineId: LineId.optional().describe('along this line only')
+  }),
+  z.object({
+    do: z.literal('back-cloth'),
+    pieceIds: z.array(PieceId).min(1).describe('pieces that get their interfacing or web before the start')
+  }),
   z.object({ do: z.literal('press'), from: z.enum(['front', 'back']).default('front') }),
   z.object({
     do: z.literal('press-folds'),
@@ -97,9 +113,16 @@ export const Operation = z.discriminatedUnion('do', [
     lineId: LineId,
     side: z.enum(['outside', 'inside']),
     margin: Mm,
-    where: z.enum(['hoop-off', 'on-machine']).default('hoop-off')
+    where: z.enum(['hoop-off', 'on-machine']).default('hoop-off'),
+    keepIds: KeepIds
   }),
-  z.object({ do: z.literal('cut-away-behind'), pieceIds: z.array(PieceId).min(1), lineId: LineId }),
+  z.object({
+    do: z.literal('cut-away-behind'),
+    pieceIds: z.array(PieceId).min(1),
+    lineId: LineId,
+    from: z.enum(['front', 'back']).default('back').describe('the side one works from'),
+    keepIds: KeepIds
+  }),
   z.object({ do: z.literal('cut-through'), pieceIds: z.array(PieceId).min(1), lineId: LineId }),
   z.object({ do: z.literal('patch-hole'), pieceId: PieceId, lineId: LineId }),
   z.object({ do: z.literal('zip'), pieceId: PieceId, to: z.enum(['open', 'closed', 'three-quarters']) }),
@@ -109,8 +132,20 @@ export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('bobbin'), threadId: ThreadId.optional() }),
   z.object({ do: z.literal('wind-bobbin'), threadId: ThreadId.optional() }),
   z.object({ do: z.literal('needle'), needle: z.string().min(1).max(60) }),
-  z.object({ do: z.literal('speed'), spm: z.number().int().min(50).max(1500) }),
+  z.object({
+    do: z.literal('speed'),
+    spm: z
+      .number()
+      .int()
+      .min(50)
+      .max(1500)
+      .nullable()
+      .describe('until the next such step; null for what the machine is set to'),
+    firstPass: z.boolean().optional().describe('for the first pass of the next stop only')
+  }),
   z.object({ do: z.literal('trace') }),
+  z.object({ do: z.literal('load-file'), fileId: z.string().min(1) }),
+  z.object({ do: z.literal('one-colour'), stops: z.number().int().min(2).max(1000) }),
   z.object({
     do: z.literal('set-up'),
     turned: z.boolean().optional().describe('the design is turned a quarter at the machine')
@@ -135,8 +170,8 @@ export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('wait'), why: z.enum(WAITS) }),
   z.object({ do: z.literal('fray-fluid'), lineId: LineId }),
   z.object({ do: z.literal('heat-adhesive'), pieceId: PieceId }),
-  z.object({ do: z.literal('cut-roughly'), lineId: LineId, margin: Mm }),
-  z.object({ do: z.literal('cut-out'), lineId: LineId, margin: Mm }),
+  z.object({ do: z.literal('cut-roughly'), lineId: LineId, alsoLineIds: AlsoLineIds, margin: Mm }),
+  z.object({ do: z.literal('cut-out'), lineId: LineId, alsoLineIds: AlsoLineIds, margin: Mm }),
   z.object({ do: z.literal('clip'), lineId: LineId }),
   z.object({
     do: z.literal('turn-through'),

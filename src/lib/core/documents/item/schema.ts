@@ -122,6 +122,7 @@ const StitchFile = z.object({
   id: Id,
   variantId: Id,
   name: z.string().max(200),
+  oneColour: z.boolean().optional().describe('run in one-colour mode: it does not halt between its stops'),
   threadMeaning: z
     .enum(['used', 'path'])
     .optional()
@@ -166,6 +167,17 @@ export const PIECE_USES = [
 export const PieceUse = z.enum(PIECE_USES);
 export type PieceUse = z.infer<typeof PieceUse>;
 
+/** A cloth that is folded once, right sides together, and sewn up round the three other sides; mm. */
+export const SewnUp = z.object({
+  width: Mm.describe('finished, across'),
+  height: Mm.describe('finished, upright'),
+  seam: Mm.describe('seam allowance'),
+  fold: z
+    .enum(['top', 'bottom', 'left', 'right'])
+    .describe('side of the stitched half on which the fold lies')
+});
+export type SewnUp = z.infer<typeof SewnUp>;
+
 export const Piece = z.object({
   id: Id,
   name: z.string().min(1).max(60),
@@ -182,6 +194,12 @@ export const Piece = z.object({
     .object({ wrongSideUp: z.boolean(), mirrored: z.boolean() })
     .optional()
     .describe('how a pre-cut shape was cut: wrong side up it must be mirrored'),
+  backed: z
+    .array(Material)
+    .max(4)
+    .optional()
+    .describe('fused to its wrong side before it is used and cut alike: interfacing, fusible web, soft mesh'),
+  sewnUp: SewnUp.optional().describe('folded once and seamed afterwards, so that its size follows from that'),
   overrides: z.object({ margin: Mm.optional(), width: Mm.optional(), height: Mm.optional() }).default({}),
   from: Id.optional().describe('piece it is cut from in an earlier hooping, so that nothing new is cut'),
   only: Variants

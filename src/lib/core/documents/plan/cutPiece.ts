@@ -30,7 +30,12 @@ export const CutPiece = z.object({
     .string()
     .nullable()
     .default(null)
-    .describe('name of the piece it is cut from in an earlier hooping')
+    .describe('name of the piece it is cut from in an earlier hooping'),
+  backs: z.string().optional().describe('piece it is fused to before that is used'),
+  offset: z
+    .object({ x: z.number(), y: z.number() })
+    .optional()
+    .describe('where its middle lies from the middle of the design, mm')
 });
 
 export type CutPiece = z.infer<typeof CutPiece>;

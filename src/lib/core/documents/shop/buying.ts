@@ -68,7 +68,7 @@ export function defaultOffers(unit: LengthUnit): Offer[] {
     { id: 'felt', name: 'Felt sheet', kinds: ['felt'], by: 'sheet', width: 230, height: 305, price: null },
     by('felt-length', 'Felt', ['felt'], 900),
     by('batting', 'Batting', ['batting'], 1140),
-    by('fusible', 'Fusible', ['fusible', 'heat-adhesive'], 450),
+    by('fusible', 'Fusible web and interfacing', ['fusible', 'interfacing', 'heat-adhesive'], 450),
     roll(10),
     roll(12),
     roll(20)

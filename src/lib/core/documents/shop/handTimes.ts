@@ -7,6 +7,7 @@ import { z } from 'zod';
 const TABLE = {
   setUp: ['Set up a job, single needle', 90],
   setUpMulti: ['Set up a job, multi-needle', 240],
+  loadFile: ['Load another file', 30],
   hoopOneLayer: ['Hoop one layer', 120],
   hoopTwoLayers: ['Hoop two or more layers', 180],
   hoopSticky: ['Hoop sticky stabiliser, score and peel', 150],
@@ -57,6 +58,7 @@ const TABLE = {
   eyelet: ['Set an eyelet', 30],
   joinLoop: ['Join two parts, each loop', 45],
   ring: ['Put on a ring or loop', 15],
+  hookAndLoop: ['Sew a pair of hook-and-loop on by hand', 180],
   rinse: ['Rinse', 180],
   press: ['Press', 90],
   waitFray: ['Wait for fray fluid', 300],

@@ -1,18 +1,18 @@
 import { found } from '$lib/core/craft/findings';
 import { findLine } from '$lib/core/documents/item';
-import { type Layer, shareOn } from '$lib/core/making/stack';
+import { type Layer, MOST_HIDDEN, shareOn } from '$lib/core/making/stack';
 import { type Check, type Finding, handed, isStabiliser } from './finding';
-
-/** Share of a line that may be hidden and still be cut along. */
-const MOST_HIDDEN = 0.3;
 
 /** Pieces that are trimmed when other layers lie over and under the line, and pieces trimmed before any stitch holds them. */
 export const reachable: Check = (context) =>
   handed(context, 'trim', 'cut-away-behind').flatMap(({ op, step, before }): Finding[] => {
     const path = findLine(context.item, op.lineId)?.path;
     if (!path) return [];
+    // Film is lifted while one cuts under it.
     const hides = (layer: Layer): boolean =>
-      !op.pieceIds.includes(layer.pieceId) && shareOn(layer, path) > MOST_HIDDEN;
+      !op.pieceIds.includes(layer.pieceId) &&
+      !(layer.material.kind === 'wash-away-film' && layer.where === 'above') &&
+      shareOn(layer, path) > MOST_HIDDEN;
     return op.pieceIds.flatMap((pieceId): Finding[] => {
       const at = before.layers.findIndex((layer) => layer.pieceId === pieceId);
       const layer = before.layers[at];

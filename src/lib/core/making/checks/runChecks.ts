@@ -11,6 +11,7 @@ import { faces } from './faces';
 import { field } from './field';
 import { film } from './film';
 import type { Check, CheckContext, Finding } from './finding';
+import { frame } from './frame';
 import { halts } from './halts';
 import { hardParts } from './hardParts';
 import { holding } from './holding';
@@ -18,6 +19,7 @@ import { holes } from './holes';
 import { impossible } from './impossible';
 import { iron } from './iron';
 import { looseEdge } from './looseEdge';
+import { named } from './named';
 import { needle } from './needle';
 import { opening } from './opening';
 import { order } from './order';
@@ -45,6 +47,7 @@ import { zip } from './zip';
 const CHECKS: readonly Check[] = [
   impossible,
   order,
+  named,
   registration,
   field,
   ring,
@@ -80,7 +83,8 @@ const CHECKS: readonly Check[] = [
   colours,
   bobbin,
   bobbinColour,
-  halts
+  halts,
+  frame
 ];
 
 /** Findings, and those the maker has answered with “meant so”. */

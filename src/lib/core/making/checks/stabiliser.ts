@@ -1,5 +1,7 @@
 import { found } from '$lib/core/craft/findings';
-import type { MaterialKind } from '$lib/core/documents/item';
+import { type Extents, extents } from '$lib/core/base/geometry';
+import type { MaterialKind, Role } from '$lib/core/documents/item';
+import type { PlanStop } from '$lib/core/documents/plan';
 import { type Layer, liesAt, shareOn } from '$lib/core/making/stack';
 import {
   besides,
@@ -71,19 +73,44 @@ function judge(run: StopRun, context: CheckContext): Finding | null {
   return dense(run, context, under);
 }
 
-function dense({ stepId, stop }: StopRun, { plan }: CheckContext, under: Layer[]): Finding | null {
-  const { field } = plan.hoop;
-  const planned = plan.steps.find(({ itemStepId }) => itemStepId === stepId)?.stop;
-  const stitches = planned?.stitches ?? 0;
-  const area = Math.min(field.width * field.height, 100 * 100);
-  if (
-    !stop ||
-    stop.role !== 'decoration' ||
-    (planned?.geometry?.density ?? stitches / area) <= DENSE ||
-    plies(under) > 1
-  )
-    return null;
-  return found('stabiliser/dense', stepId, { stop: stop.number, stitches });
+/** All stops that lie on each other count: the hint comes at the one with which they are too many for a single layer. */
+function dense(run: StopRun, context: CheckContext, under: Layer[]): Finding | null {
+  const { stepId, stop, at } = run;
+  if (!stop || !FILLS.includes(stop.role) || plies(under) > 1) return null;
+  const { field } = context.plan.hoop;
+  const hooping = context.item.steps[at]?.hoopingId;
+  const own = placeOf(run);
+  const there = runsOf(context).filter(
+    (other) =>
+      other.at <= at &&
+      FILLS.includes(other.role) &&
+      context.item.steps[other.at]?.hoopingId === hooping &&
+      (other === run || own === null || liesOn(placeOf(other), own))
+  );
+  const plannedOf = ({ stepId: id }: StopRun): PlanStop | null =>
+    context.plan.steps.find(({ itemStepId }) => itemStepId === id)?.stop ?? null;
+  const stitches = there.reduce((sum, other) => sum + (plannedOf(other)?.stitches ?? 0), 0);
+  const usual = Math.min(field.width * field.height, 100 * 100);
+  // Stitches known one by one tell their own density; else they are taken to fill a usual field.
+  const known = plannedOf(run)?.geometry?.density ?? 0;
+  if (Math.max(known, stitches / usual) <= DENSE) return null;
+  return found('stabiliser/dense', stepId, { stop: stop.number, stitches, stops: there.length });
+}
+
+/** Roles that fill an area with stitches. */
+const FILLS: readonly Role[] = ['decoration', 'lettering', 'applique-edge', 'satin-edge'];
+
+function placeOf({ paths }: StopRun): Extents | null {
+  const points = paths.flatMap((path) => path.points);
+  return points.length === 0 ? null : extents({ closed: false, points });
+}
+
+/** Whether two places share any ground. */
+function liesOn(one: Extents | null, other: Extents): boolean {
+  return (
+    one === null ||
+    (one.minX < other.maxX && one.maxX > other.minX && one.minY < other.maxY && one.maxY > other.minY)
+  );
 }
 
 const plies = (layers: Layer[]): number => layers.reduce((sum, layer) => sum + layer.plies, 0);

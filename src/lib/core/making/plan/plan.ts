@@ -12,9 +12,10 @@ import {
 } from '$lib/core/documents/shop';
 import { cutList } from '$lib/core/making/sizes';
 import { cutSizes, sidesOf, simulate, type StackStep, visibleThreads } from '$lib/core/making/stack';
-import { handsEstimate, needleEstimate, sumEstimates } from '$lib/core/making/time';
+import { handsEstimate, needleEstimate, sumEstimates, widened } from '$lib/core/making/time';
 import { type StopGeometry, withGeometry } from '$lib/core/stitching/stitches';
 import { bobbinThread, upperThread } from '$lib/core/stitching/thread';
+import { inOneColour } from './oneColour';
 import { asStop } from './runStop';
 import { withSpools } from './spools';
 import { knownOf, planSteps } from './steps';
@@ -58,7 +59,9 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const { machine, hoop } = resolved;
   const variant = variantOf(whole, resolved.setup.variantId);
   if (!variant) throw new RangeError('An item needs a variant.');
-  const { item, geometry } = withGeometry(withSpools(forVariant(whole, variant.id), resolved.setup));
+  const { item, geometry } = withGeometry(
+    inOneColour(withSpools(forVariant(whole, variant.id), resolved.setup))
+  );
   const cuts = cutList(item, hoop, shop, resolved.setup.copies);
   const trace = simulate(item, cutSizes(cuts));
   const steps = planSteps(item, shop, machine, hoop, {
@@ -124,7 +127,7 @@ function totalsOf(steps: PlanStep[], { learned }: Shop, machineId: string, perso
         ),
     needle:
       machine && steps.every(({ stop, running }) => stop !== null || running.value === 0)
-        ? needleEstimate(needle, machine)
+        ? widened(needleEstimate(needle, machine), guessedShare(steps))
         : sumEstimates(
             'needle',
             steps.map(({ running }) => running)
@@ -134,6 +137,16 @@ function totalsOf(steps: PlanStep[], { learned }: Shop, machineId: string, perso
       steps.map(({ waiting }) => waiting)
     )
   };
+}
+
+/** Share of the needle time that rests on counts nobody has charted. */
+function guessedShare(steps: PlanStep[]): number {
+  const all = steps.reduce((sum, { running }) => sum + running.value, 0);
+  const guessed = steps.reduce(
+    (sum, { stop, running }) => sum + (stop?.countSource === 'estimate' ? running.value : 0),
+    0
+  );
+  return all > 0 ? guessed / all : 0;
 }
 
 /** Where the thread of each stop is seen in the end, by step; unknown while the work never leaves the ring. */
@@ -168,7 +181,7 @@ function threadUse(item: Item, geometry: ReadonlyMap<string, StopGeometry>): Pla
   for (const step of item.steps) {
     const stop = stopOf(step, item);
     const thread = stop && item.threads.find(({ id }) => id === stop.threadId);
-    if (!stop || !thread) continue;
+    if (!stop || !thread || stop.role === 'needle-cut') continue;
     const use = uses.get(thread.id) ?? { thread, upperMetres: 0, bobbinMetres: 0, stops: 0 };
     const known = knownOf(item, stop, geometry);
     use.upperMetres += upperThread(stop, known).metres;

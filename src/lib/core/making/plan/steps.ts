@@ -23,7 +23,8 @@ import {
   handsEstimate,
   needleEstimate,
   needleParts,
-  type NeedleParts
+  type NeedleParts,
+  widened
 } from '$lib/core/making/time';
 import { type ThreadChange, threadChanges } from '$lib/core/solvers/needles';
 import type { StopGeometry } from '$lib/core/stitching/stitches';
@@ -62,6 +63,9 @@ export function planSteps(
   const changes = changesByStep(item, machine);
   const jumps = jumpsByStep(item);
   let state: HoopState = HOOP_AT_START;
+  /** Set by a step, until the next says otherwise. */
+  let speed: number | null = null;
+  const begun = new Set<string>();
 
   const addHand = (id: string, itemStepId: string | null, op: Operation, note: string): void => {
     const { title, detail } = wordingOf(op, {
@@ -97,10 +101,12 @@ export function planSteps(
       caution: cautionOf(op) ?? null
     });
     state = after;
+    if (op.do === 'speed' && !op.firstPass) speed = op.spm;
   };
+  const atSpeed = (): Machine => (speed === null ? machine : { ...machine, setSpm: speed });
 
   const runParts = (op: OperationOf<'insert-run'>): NeedleParts =>
-    op.stitches > 0 ? needleParts(asStop(op), machine, hoop) : NO_NEEDLE;
+    op.stitches > 0 ? needleParts(asStop(op), atSpeed(), hoop) : NO_NEEDLE;
 
   addHand('set-up', null, { do: 'set-up', ...(turned && { turned }) }, '');
   for (const step of item.steps) {
@@ -117,6 +123,10 @@ export function planSteps(
     const stop = findStop(item, step.stopId);
     if (!stop) continue;
     const change = changes.get(step.id);
+    const file = item.files.find(({ stops }) => stops.includes(stop));
+    if (file?.oneColour && file.stops.length > 1 && !begun.has(file.id))
+      addHand(`one-colour-${file.id}`, null, { do: 'one-colour', stops: file.stops.length }, '');
+    if (file) begun.add(file.id);
     if (change?.kind === 'thread')
       addHand(`thread-before-${step.id}`, null, { do: 'thread', threadId: stop.threadId }, '');
     steps.push(stopStep(step.id, steps.length + 1, step.pass, step.note, stop, change));
@@ -136,7 +146,7 @@ export function planSteps(
     const upper = upperThread(stop, known);
     const jump = jumps.get(id) ?? null;
     const sent = jump ? handPart('goToStop', shop) : null;
-    const needle = needleParts(stop, machine, hoop, change?.kind === 'switch', own?.measure.jumps ?? 0);
+    const needle = needleParts(stop, atSpeed(), hoop, change?.kind === 'switch', own?.measure.jumps ?? 0);
     return {
       id,
       number,
@@ -173,17 +183,20 @@ export function planSteps(
             }
           : null
       },
-      thread: findThread(item, stop.threadId) ?? null,
+      thread: stop.role === 'needle-cut' ? null : (findThread(item, stop.threadId) ?? null),
       needle: machine.needles > 1 ? (change?.needle ?? null) : null,
       hoop: state,
       hands: handsEstimate([sent ? [sent] : []], ownHands),
-      running: needleEstimate([needle], ownMachine),
+      running: widened(needleEstimate([needle], ownMachine), stop.countSource === 'estimate' ? 1 : 0),
       waiting: fromDefaults('waiting', 0),
       parts: sent ? [sent] : [],
       caution: STOP_CAUTION
     };
   }
 }
+
+/** What is on a needle that carries a chisel. */
+const NO_THREAD = '';
 
 /** The thread change before each stop’s step. */
 function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> {
@@ -197,14 +210,22 @@ function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> 
     }
     const stop = findStop(item, step.stopId);
     // A stop the file does not have is never stitched, so it needs no thread.
-    return stop && stop.number !== null ? [{ stepId: step.id, threadId: stop.threadId }] : [];
+    if (!stop || stop.number === null) return [];
+    // A chisel takes the thread out of a single needle, so that the next stop has to thread it again.
+    if (stop.role === 'needle-cut')
+      return machine.needles === 1 ? [{ stepId: step.id, threadId: NO_THREAD }] : [];
+    return [{ stepId: step.id, threadId: stop.threadId }];
   });
   const changes = threadChanges(
     stops.map(({ threadId }) => threadId),
     machine.needles,
     threadsOn(machine, item)
   );
-  return new Map(stops.flatMap(({ stepId }, at) => (changes[at] ? [[stepId, changes[at]] as const] : [])));
+  return new Map(
+    stops.flatMap(({ stepId, threadId }, at) =>
+      changes[at] && threadId !== NO_THREAD ? [[stepId, changes[at]] as const] : []
+    )
+  );
 }
 
 /** Where the machine must be sent before a stop’s step, in each file by itself. */

@@ -2,10 +2,12 @@ import { extents } from '$lib/core/base/geometry';
 import { findLine, type Item, type Piece } from '$lib/core/documents/item';
 import { CutPiece } from '$lib/core/documents/plan';
 import type { Hoop } from '$lib/core/documents/shop';
+import { sewnUpSize } from './sewnUp';
 import { type Shrinkage, sizeOf, type SizingRules } from './sizing';
 
 /**
- * What to cut for an item, with a reason for every millimetre. Hooped material follows the outer size of the ring.
+ * What to cut for an item, with a reason for every millimetre. Hooped material follows the outer size of the ring; what is
+ * fused to a piece before it is used stands behind it.
  *
  * @param rules the maker’s ruler and margins
  * @param copies how many of the item are made
@@ -26,23 +28,38 @@ export function cutList(
     const covered = coveredBy(piece, item, hoop);
     if (!covered) return [];
     const shrinkage = shrinkageOf?.(piece);
-    const { margin, exact, cut, parts } = sizeOf(piece, item, covered.size, rules, shrinkage);
-    return {
+    const { margin, exact, cut, parts, offset } = piece.sewnUp
+      ? sewnUpSize(piece.sewnUp, hoop.ring, piece, rules, shrinkage)
+      : sizeOf(piece, item, covered.size, rules, shrinkage);
+    const own: CutPiece = {
       pieceId: piece.id,
       name: piece.name,
       material: piece.material,
       count: piece.plies * copies,
-      covers: covered.size,
-      coversName: covered.name,
+      covers: piece.sewnUp ? { width: piece.sewnUp.width, height: piece.sewnUp.height } : covered.size,
+      coversName: piece.sewnUp ? 'Sewn up' : covered.name,
       margin,
       exact,
       cut,
       parts,
       grain: piece.grain,
       overridden: Object.keys(piece.overrides).length > 0,
-      cutFrom: item.pieces.find(({ id }) => id === piece.from)?.name ?? null
+      cutFrom: item.pieces.find(({ id }) => id === piece.from)?.name ?? null,
+      ...(offset && { offset })
     };
+    return [own, ...backingOf(piece, own)];
   });
+}
+
+/** What is fused to a piece before it is used, cut alike. */
+function backingOf({ backed = [] }: Piece, own: CutPiece): CutPiece[] {
+  return backed.map((material, at) => ({
+    ...own,
+    pieceId: `${own.pieceId}/back-${at + 1}`,
+    name: `${own.name}, ${material.name.toLowerCase()}`,
+    material,
+    backs: own.pieceId
+  }));
 }
 
 function coveredBy(

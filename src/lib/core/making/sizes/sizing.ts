@@ -31,6 +31,8 @@ export interface Sized {
   cut: { width: number; height: number };
   /** Adds up to `cut`, side by side. */
   parts: SizePart[];
+  /** Where its middle lies from the middle of the design, mm, if not on it. */
+  offset?: { x: number; y: number };
 }
 
 /**

@@ -1,6 +1,7 @@
 export { matchingBobbins } from './backs';
 export { cutSizes } from './layer';
 export { outside, type Shown } from './outside';
+export { MOST_HIDDEN } from './cutting';
 export { simulate } from './simulate';
 export { EMPTY_STACK, type Holding, type Layer, type Seam, type StackState, type StackStep } from './state';
 export { gapsOf, LEAST_OPENING_MM, rightSides } from './turning';

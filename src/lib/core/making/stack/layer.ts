@@ -11,13 +11,24 @@ import { type EdgeOnLine, findLine, findPiece, type Item } from '$lib/core/docum
 import type { Layer } from './state';
 
 /** Cut sizes of the pieces, mm, by piece. */
-export type CutSizes = ReadonlyMap<string, { width: number; height: number }>;
+export type CutSizes = ReadonlyMap<string, CutSize>;
+
+interface CutSize {
+  width: number;
+  height: number;
+  /** Where its middle lies from the middle of the design, mm. */
+  offset?: { x: number; y: number } | undefined;
+}
 
 /** The sizes of a cut list, by piece. */
 export function cutSizes(
-  cuts: readonly { pieceId: string; cut: { width: number; height: number } }[]
+  cuts: readonly {
+    pieceId: string;
+    cut: { width: number; height: number };
+    offset?: { x: number; y: number } | undefined;
+  }[]
 ): CutSizes {
-  return new Map(cuts.map(({ pieceId, cut }) => [pieceId, cut]));
+  return new Map(cuts.map(({ pieceId, cut, offset }) => [pieceId, { ...cut, offset }]));
 }
 
 /** Where a piece is put down. */
@@ -61,12 +72,7 @@ export function freshLayer(
   };
 }
 
-function shapeOf(
-  pieceId: string,
-  item: Item,
-  size: { width: number; height: number },
-  { covers, edge }: Placing
-): Region {
+function shapeOf(pieceId: string, item: Item, size: CutSize, { covers, edge }: Placing): Region {
   const piece = findPiece(item, pieceId);
   const line = covers ?? piece?.covers ?? undefined;
   const path = line === undefined ? undefined : findLine(item, line)?.path;
@@ -77,11 +83,9 @@ function shapeOf(
     if (shape) return regionOf(shape);
   }
   const along = edge && findLine(item, edge.lineId)?.path;
-  return rectangleRegion(
-    edge && along ? besideLine(along, edge, size) : middleOf(path),
-    size.width,
-    size.height
-  );
+  const [x, y] = edge && along ? besideLine(along, edge, size) : middleOf(path);
+  const { x: dx, y: dy } = size.offset ?? { x: 0, y: 0 };
+  return rectangleRegion([x + dx, y + dy], size.width, size.height);
 }
 
 /** The middle of a rectangle whose edge reaches over a line by its allowance. */

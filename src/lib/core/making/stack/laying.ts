@@ -16,6 +16,7 @@ const HOLDING: Record<Hold['by'], Holding | null> = {
   glue: 'glue',
   pins: 'pins',
   fuse: 'fused',
+  hand: 'hand',
   nothing: null
 };
 

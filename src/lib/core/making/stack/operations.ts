@@ -1,6 +1,6 @@
 import { type StackEffect, traitsOf } from '$lib/core/craft/operations';
 import type { Item, MaterialKind, Operation } from '$lib/core/documents/item';
-import { cut, rinse, takeOff, tear } from './cutting';
+import { cut, outOfReach, rinse, takeOff, tear } from './cutting';
 import { flip } from './flip';
 import type { CutSizes } from './layer';
 import { hold, hoop, lay, lift, nameOf, release } from './laying';
@@ -38,7 +38,7 @@ function apply(state: StackState, effect: StackEffect, item: Item, cuts: CutSize
     case 'flip':
       return flip(state, effect, item);
     case 'cut':
-      return cut(state, effect.pieceIds ?? all(), item, effect.lineId, effect.outwards, effect.takes);
+      return outOfReach(state, effect, item) ?? cut(state, effect.pieceIds ?? all(), item, effect);
     case 'take':
       return effect.what === 'topping'
         ? toppingOff(state, effect.pieceId, item)

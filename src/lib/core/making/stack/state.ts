@@ -3,7 +3,8 @@ import type { Face, Material, OperationOf, Role } from '$lib/core/documents/item
 import type { HoopState } from '$lib/core/documents/plan';
 
 /** What keeps a layer from shifting. */
-export type Holding = 'hooped' | 'stitched' | 'tape' | 'spray' | 'glue' | 'pins' | 'fused' | 'sticky';
+export type Holding =
+  'hooped' | 'stitched' | 'tape' | 'spray' | 'glue' | 'pins' | 'fused' | 'sticky' | 'hand';
 
 /** One piece of material in the hoop, as seen from above in stitching position. */
 export interface Layer {

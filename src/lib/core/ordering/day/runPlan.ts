@@ -44,7 +44,7 @@ export function hoopingPlan(
       // What the ring holds is cut once for each hoop, all else for each copy.
       cuts: made.cuts.map((cut) => ({
         ...cut,
-        count: cut.count * (hooped.has(cut.pieceId) ? copies.heads : copies.total)
+        count: cut.count * (hooped.has(cut.backs ?? cut.pieceId) ? copies.heads : copies.total)
       })),
       steps,
       stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),

@@ -87,10 +87,10 @@ export function orderDemands(input: BatchInput, plan: BatchPlan, entries: readon
         shrinkageOf(material, entries, grain === 'any')
       )) {
         if (cut.cutFrom !== null || isZip(cut.material)) continue;
-        const inRing = hooped.has(cut.pieceId);
+        const inRing = hooped.has(cut.backs ?? cut.pieceId);
         const times = inRing
           ? hooping.heads.length
-          : laid.has(cut.pieceId)
+          : laid.has(cut.backs ?? cut.pieceId)
             ? line.repeats
               ? Number(first) * line.quantity
               : hooping.copies

@@ -43,7 +43,7 @@ export function demandsOf(
         key: `${item.id}/${cut.pieceId}`,
         itemId: item.id,
         itemName: item.name,
-        hooped: item.pieces.find(({ id }) => id === cut.pieceId)?.covers === null
+        hooped: item.pieces.find(({ id }) => id === (cut.backs ?? cut.pieceId))?.covers === null
       }));
   });
 }

@@ -2,7 +2,13 @@ import { type Material, type MaterialKind, STABILISERS, comparedName } from '$li
 import type { ClothEntry } from '$lib/core/documents/stash';
 
 /** Materials nobody sees in the end: one of the kind is as good as another. */
-const UNSEEN: readonly MaterialKind[] = [...STABILISERS, 'batting', 'fusible', 'heat-adhesive'];
+const UNSEEN: readonly MaterialKind[] = [
+  ...STABILISERS,
+  'batting',
+  'fusible',
+  'interfacing',
+  'heat-adhesive'
+];
 
 /** Whether a kind of material stays unseen, so that its name does not matter. */
 export function isUnseen(kind: MaterialKind): boolean {

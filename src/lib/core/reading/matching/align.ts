@@ -36,13 +36,15 @@ const SHARED = -0.1;
  * with two more moves: a repeating stop takes a further row, and a stop may share the row before it).
  *
  * @param rows rows in chart order
- * @param expected expected stops in the order of the construction
+ * @param all expected stops in the order of the construction
  * @param fixed matches made by hand; they stay as they are
  *
  * @example
  * align(readChart('1 placement grey 120').rows, pattern.expected).missing // ['tack-down', 'outline', …]
  */
-export function align(rows: ReadRow[], expected: ExpectedStop[], fixed: FixedMatch[] = []): Alignment {
+export function align(rows: ReadRow[], all: ExpectedStop[], fixed: FixedMatch[] = []): Alignment {
+  // What runs the rows of another stop again has none of its own.
+  const expected = all.filter(({ again }) => again === undefined);
   const order = new Map(expected.map(({ key }, at) => [key, at]));
   const { kept, dropped } = withoutCrossings(rows, fixed, order);
   const fixedByLine = new Map(kept.map((match) => [match.line, match]));
@@ -77,7 +79,8 @@ export function align(rows: ReadRow[], expected: ExpectedStop[], fixed: FixedMat
     return { line: row.line, keys: own ? own.keys : (found[at] ?? []), fixed: own !== undefined };
   });
   const taken = new Set(matches.flatMap(({ keys }) => keys));
-  return { matches, missing: expected.map(({ key }) => key).filter((key) => !taken.has(key)), dropped };
+  const missing = expected.filter(({ key, onlyCharted }) => !onlyCharted && !taken.has(key));
+  return { matches, missing: missing.map(({ key }) => key), dropped };
 }
 
 /**

@@ -8,6 +8,11 @@ export interface RoleGuess {
 
 /** Words of charts and what they mean; the first that fits is taken, so the telling ones stand first. */
 const WORDS: [words: RegExp, role: Role, confidence: number][] = [
+  [
+    /\b(hole|snap|eyelet|closure|button|fasten(er|ing)?)s?\b.*\b(mark|position|placement)/,
+    'closure-mark',
+    0.9
+  ],
   [/\b(tack|tacking|tack-?\s?down|fix(ing)? line|hold(ing)? line)\b/, 'tack-down', 0.95],
   [/\b(placement|place(ment)?\s?line|position(ing)?|guide\s?line|target)\b/, 'placement', 0.95],
   [/\b(die|cut(ting)?)[\s-]?lines?\b|\bcut outline\b/, 'cut-line', 0.9],

@@ -52,7 +52,8 @@ export function stippleStitches(
 }
 
 /**
- * A grid of lace: lines both ways across a field, each sewn there and back so that it holds when the base is gone.
+ * A grid of lace: lines both ways across a field, each sewn there and back so that it holds when the base is gone. One line
+ * runs on into the next.
  *
  * @param spacing distance between lines, mm
  */
@@ -61,17 +62,21 @@ export function laceGridStitches(
   { spacing = 4, length = 2 }: { spacing?: number; length?: number } = {}
 ): Stitches {
   if (!(spacing > 0)) throw new RangeError('A lace grid needs a spacing above 0 mm.');
-  const parts: Stitches[] = [];
+  const region = regionOf(field);
+  const writer = new StitchWriter();
+  let last: Point | null = null;
   for (const angle of [Math.PI / 4, -Math.PI / 4]) {
-    hatch(field, angle, spacing).forEach(([from, to], at) => {
-      const writer = new StitchWriter();
-      const line: Path = { closed: false, points: at % 2 === 0 ? [from, to] : [to, from] };
-      const there = evenly(line, length);
+    for (const [from, to] of hatch(field, angle, spacing)) {
+      // Each line ends where it began, beside the next: the machine runs on, and is cut only where the field falls apart.
+      if (last && !runsInside(region, last, from)) writer.jump(from[0], from[1]);
+      else if (last)
+        for (const [x, y] of evenly({ closed: false, points: [last, from] }, length)) writer.stitch(x, y);
+      const there = evenly({ closed: false, points: [from, to] }, length);
       for (const [x, y] of [...there, ...there.slice(0, -1).reverse()]) writer.stitch(x, y);
-      parts.push(writer.done());
-    });
+      last = from;
+    }
   }
-  return joined(parts);
+  return writer.done();
 }
 
 /**
@@ -122,6 +127,23 @@ export function barStitches(
   return joined(
     bars.map(([from, to]) => satinStitches({ closed: false, points: [from, to] }, { width, underlay: 'run' }))
   );
+}
+
+/** Whether the straight way between two edge points of a field lies inside it, or nearly so. */
+function runsInside(region: Region, [x1, y1]: Point, [x2, y2]: Point): boolean {
+  const tolerance = 1.5;
+  return [0.25, 0.5, 0.75].every((share) => {
+    const [x, y] = [x1 + (x2 - x1) * share, y1 + (y2 - y1) * share];
+    return (
+      contains(region, [x, y]) ||
+      [
+        [tolerance, 0],
+        [-tolerance, 0],
+        [0, tolerance],
+        [0, -tolerance]
+      ].some(([dx = 0, dy = 0]) => contains(region, [x + dx, y + dy]))
+    );
+  });
 }
 
 type Segment = [Point, Point];

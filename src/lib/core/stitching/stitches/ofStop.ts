@@ -151,7 +151,8 @@ function measuredStop(stop: Stop, item: Item, geometry: StopGeometry): Stop {
   }
   const parts = partsOf(stop, item);
   if (!parts) return stop;
-  const guessed = stop.countSource === 'estimate';
+  // How dense a bought edge is, no line tells: its guess stays a guess.
+  const guessed = stop.countSource === 'estimate' && !isGuessedEdge(stop);
   const phases = stop.phases.map((phase, at): Phase => {
     const measures = (parts[at] ?? []).map(measuredOnce);
     const count = measures.reduce((sum, each) => sum + each.count, 0);
@@ -160,6 +161,14 @@ function measuredStop(stop: Stop, item: Item, geometry: StopGeometry): Stop {
     return { ...phase, stitches: guessed ? count : phase.stitches, ...lengthOf(length / count) };
   });
   return { ...stop, phases, countSource: guessed ? 'geometry' : stop.countSource };
+}
+
+/** Roles whose count depends on whose file it is. */
+const EDGE_ROLES: readonly Role[] = ['satin-edge', 'applique-edge'];
+
+/** An edge of which no line tells how dense it is; a blanket stitch has its own spacing. */
+function isGuessedEdge({ role, phases }: Stop): boolean {
+  return EDGE_ROLES.includes(role) && phases.every(({ stitch }) => stitch !== 'blanket');
 }
 
 /** A mean stitch length as a phase takes it. */
@@ -190,7 +199,8 @@ function joinedOnce(parts: readonly Stitches[]): Stitches {
 
 /** One phase of a stop along one of its lines; a count that is known sets how near the stitches lie. */
 function laid(path: Path, phase: Phase, stop: Stop, around: number): Stitches {
-  const known = stop.countSource === 'estimate' || phase.stitches === 0 ? null : phase.stitches;
+  const free = stop.countSource === 'estimate' && !isGuessedEdge(stop);
+  const known = free || phase.stitches === 0 ? null : phase.stitches;
   const width = phase.width ?? (stitchKind(stop.role) === 'satin' ? 4 : undefined);
   if (width !== undefined && phase.stitch === 'blanket') {
     // A bite there and back, and a step along, for every spacing.

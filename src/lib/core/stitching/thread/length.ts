@@ -45,6 +45,8 @@ export function upperThread(
   stop: Stop,
   { meaning = 'used', measured = false }: ThreadKnown = {}
 ): ThreadLength {
+  // A chisel carries no thread.
+  if (stop.role === 'needle-cut') return { metres: 0, source: 'none' };
   const charted = stop.chart?.threadMetres;
   const stitches = stitchesOf(stop);
   if (charted !== null && charted !== undefined && stop.countSource === 'chart') {
