@@ -49,7 +49,9 @@ function pattern(p: Params): Pattern {
   const edge = inset(outer, p.borderWidth / 2);
   const size = { width: p.width, height: p.height };
   const s = new Sequence({ shape: p.shape, size, finished: size, edge: 'satin edge' });
-  const spot = shapePath('oval', p.height / 3, p.height / 3);
+  // Side by side, on an upright mat too.
+  const across = Math.min(p.height / 3, p.width / 4);
+  const spot = shapePath('oval', across, across);
   s.line('outer', 'Outer edge', outer);
   s.line('edge', 'Edge', edge);
   s.line('quilt', 'Details', inset(edge, 8));

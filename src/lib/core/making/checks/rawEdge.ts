@@ -81,7 +81,13 @@ function judge(
 function leftRaw(context: CheckContext): Finding[] {
   const runs = runsOf(context);
   const end = context.trace.at(-1)?.state.layers ?? [];
-  const raw = (points: Point[], pieceId: string, at: number): Finding[] => {
+  const raw = (all: Point[], pieceId: string, at: number): Finding[] => {
+    const folds = end.find((layer) => layer.pieceId === pieceId)?.folds ?? [];
+    // Where a piece was flipped its edge lies folded under.
+    const points = all.filter(
+      (point) =>
+        !folds.some(({ from, to }) => distanceTo({ closed: false, points: [from, to] }, point, 2) <= 2)
+    );
     if (points.length === 0) return [];
     const hooping = context.item.steps[at]?.hoopingId;
     const over = runs
