@@ -42,7 +42,7 @@ export const wings = {
     checks: ['stack', 'plan'],
     summary: ['plan', 'checks']
   },
-  preparing: { stash: [], cutting: ['stash'], threads: ['stash'], templates: [] },
+  preparing: { stash: [], threads: ['stash'], cutting: ['stash', 'threads'], templates: [] },
   running: { standIn: [], runs: ['standIn'], learning: ['runs'] },
   ordering: { copies: [], hoopings: ['copies'], day: ['copies', 'hoopings'], quote: ['hoopings', 'day'] }
 };

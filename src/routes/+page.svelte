@@ -59,7 +59,10 @@
       const until = state.clockFrom + step.waiting.value * 1000;
       return `waits until about ${format(until, isToday(until) ? 'HH:mm' : 'd MMM, HH:mm')}`;
     }
-    return state.phase === 'paused' ? 'paused' : '';
+    const mark = state.mark
+      ? `marked${state.mark.stop === null ? '' : ` in stop ${state.mark.stop}`} at stitch ${state.mark.stitch.toLocaleString('en')}`
+      : '';
+    return [state.phase === 'paused' ? 'paused' : '', mark].filter(Boolean).join(', ');
   }
   /** A plain tab, to show an empty workroom what a ribbon says. */
   let example = $state.raw<RibbonStep[]>();

@@ -2,7 +2,7 @@ import { editStop, forVariant, type Item } from '$lib/core/documents/item';
 import { FAULTS, type RunEvent, type RunEventType } from '$lib/core/documents/run';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { plan as planItem, planAndTrace } from '$lib/core/making/plan';
-import { needleSheet, planItemBobbins } from '$lib/core/preparing/threads';
+import { needleSheet, stationBobbins } from '$lib/core/preparing/threads';
 import {
   beforeStart,
   faultSeconds,
@@ -171,7 +171,7 @@ describe('before the start', () => {
       plan: made.plan,
       item,
       machine: { ...machine, fileEnding: 'abc' },
-      bobbins: planItemBobbins(made, bobbinUse([]), own),
+      bobbins: stationBobbins(made, bobbinUse([]), { copies: 1, heads: 1 }),
       needles: needleSheet(made, machine),
       bobbinName: () => 'white'
     });
@@ -181,6 +181,7 @@ describe('before the start', () => {
     expect(checks.map(({ id }) => id)).to.deep.equal([
       'file',
       'hoop',
+      'stabiliser',
       'pieces',
       'spools',
       'bobbin',
@@ -188,9 +189,10 @@ describe('before the start', () => {
       'clear'
     ]);
     expect(checks[0]?.detail).to.include('files that end in .abc');
-    expect(checks[2]?.title).to.equal('3 pieces cut, peeled and in order');
+    expect(checks[2]?.detail).to.equal('STABILISER 190 × 190 mm.');
+    expect(checks[3]?.title).to.equal('2 pieces cut, peeled and in order');
     expect(spoolsInOrder(plan).map(({ name }) => name)).to.deep.equal(['White', 'Pink', 'Black', 'White']);
-    expect(checks[4]?.title).to.equal('Bobbins wound full: 1 in white');
+    expect(checks[5]?.title).to.equal('Bobbins wound full: 1 in white');
   });
   it('asks for programmed halts on a machine that runs on, and says which file is the wrong one', () => {
     const named = { ...tab, files: tab.files.map((file) => ({ ...file, name: 'badger.xyz' })) };

@@ -1,6 +1,6 @@
 import type { RunEvent, RunEventType } from '$lib/core/documents/run';
 import { plan } from '$lib/core/making/plan';
-import { compareRun, foldRun, lookAhead, stepSeconds, timesFrom } from '$lib/core/running/runs';
+import { compareRun, foldRun, lookAhead, readStitch, stepSeconds, timesFrom } from '$lib/core/running/runs';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { badgerShop, badgerTab } from './support/badger';
@@ -131,11 +131,61 @@ describe('run: predicted against actual', () => {
 
 describe('run: looking ahead', () => {
   const indexOf = (id: string): number => badger.steps.findIndex((step) => step.id === id);
-  it('says when hands are needed: this stop’s rest and what follows without a halt', () => {
-    expect(lookAhead(badger, indexOf('stop-2'), 0).untilHands).to.equal(22 + 229);
-    expect(lookAhead(badger, indexOf('stop-2'), 12).untilHands).to.equal(10 + 229);
-    expect(lookAhead(badger, indexOf('stop-2'), 60).untilHands).to.equal(229);
+  it('says when hands are needed: one needle halts after every stop, several run on', () => {
+    expect(lookAhead(badger, indexOf('stop-2'), 0).untilHands).to.equal(22);
+    expect(lookAhead(badger, indexOf('stop-2'), 12).untilHands).to.equal(10);
+    expect(lookAhead(badger, indexOf('stop-2'), 60).untilHands).to.equal(0);
     expect(lookAhead(badger, indexOf('lay-front'), 0).untilHands).to.equal(0);
+    const six = { ...badger, machine: { ...badger.machine, needles: 6 } };
+    expect(lookAhead(six, indexOf('stop-2'), 12).untilHands).to.equal(10 + 229);
+    // In one-colour mode one needle runs through as well.
+    const [first, ...rest] = badger.steps;
+    if (!first) throw new Error('no steps');
+    const merged = { ...badger, steps: [{ ...first, op: { do: 'one-colour' as const, stops: 6 } }, ...rest] };
+    expect(lookAhead(merged, indexOf('stop-2'), 0).untilHands).to.equal(22 + 229);
+  });
+  it('counts what lies after a stitch that is known, not what the clock has seen', () => {
+    const face = indexOf('stop-3');
+    // 1,500 stitches in 229 s: at stitch 1,200 a fifth is left, however long it took to get there.
+    const known = { stitch: 1200, seconds: 400 };
+    expect(lookAhead(badger, face, 400, known).untilHands).to.be.closeTo(229 / 5, 1e-9);
+    expect(lookAhead(badger, face, 410, known).left).to.be.closeTo(229 / 5 - 10, 1e-9);
+    const log = (...more: RunEvent[]): RunEvent[] => [
+      ...events(['start', null, 0], ['go-to', 'a', 0]),
+      ...more
+    ];
+    const marked: RunEvent = {
+      ...{ runId: 'run', seq: 3, client: 'tab', copy: 1, stop: 3, text: '', type: 'mark-stitch' },
+      ...{ stepId: 'b', stitch: 1200, at: 45_000 }
+    };
+    const state = foldRun(steps, log({ ...marked, seq: 2, type: 'done', stepId: 'a', at: 5000 }, marked));
+    expect(state.known).to.deep.equal({ stitch: 1200, seconds: 40 });
+    expect(state.mark).to.deep.equal({ stepId: 'b', stop: 3, stitch: 1200 });
+    // Coming back to the marked stop, it goes on at the mark; once it is done there is no mark any more.
+    const away: RunEvent = { ...marked, type: 'go-to', to: 'a', at: 50_000 };
+    const back: RunEvent = { ...marked, type: 'go-to', stepId: 'a', to: 'b', at: 60_000 };
+    const did: RunEvent = { ...marked, type: 'done', at: 70_000 };
+    const before = log({ ...marked, seq: 2, type: 'done', stepId: 'a', at: 5000 }, marked, away);
+    expect(foldRun(steps, before).known).to.equal(null);
+    expect(foldRun(steps, [...before, back]).known?.stitch).to.equal(1200);
+    expect(foldRun(steps, [...before, back, did]).mark).to.equal(null);
+  });
+  it('reads a stitch number as people write it, and refuses more than the stop has', () => {
+    const face = indexOf('stop-3');
+    const read = (typed: string, counts?: 'stop' | 'design'): number | string | null => {
+      const { stitch, problem } = readStitch(typed, badger, face, counts && { counts });
+      return problem ?? stitch;
+    };
+    for (const typed of ['1200', '1,200', '1.200', '1 200', '1’200', ' 1200 '])
+      expect(read(typed)).to.equal(1200);
+    expect(read('')).to.equal(null);
+    for (const typed of ['12,0', '1.2', 'half', '-3', '12 00'])
+      expect(read(typed)).to.equal('A stitch number is a whole number.');
+    expect(read('1,600')).to.equal('Stop 3 has 1,500 stitches.');
+    // Two stops of 120 stitches come before it, which a machine that counts over the design shows too.
+    expect(read('1,440', 'design')).to.equal(1200);
+    expect(read('1,741', 'design')).to.equal('Stop 3 ends at stitch 1,740 of the design.');
+    expect(read('200', 'design')).to.equal('Stop 3 begins at stitch 240 of the design.');
   });
   it('says what is still to do, by kind', () => {
     expect(timesFrom(badger, 0).needle).to.equal(492);

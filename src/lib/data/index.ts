@@ -35,6 +35,7 @@ export {
   type EventDraft,
   eventsOf,
   getRun,
+  keepBobbin,
   markRun,
   openRuns,
   photosOf,
@@ -57,4 +58,11 @@ export {
   summariesOf
 } from './summaries';
 export { keepVoice, type Voice, voiceKept } from './voice';
-export { cuttingMat, itemOnBench, keepShoppingWants, shoppingMat, threadTable } from './workbench';
+export {
+  bobbinsMeasured,
+  cuttingMat,
+  itemOnBench,
+  keepShoppingWants,
+  shoppingMat,
+  threadTable
+} from './workbench';

@@ -1,7 +1,9 @@
 import type { Run, RunEvent, RunHead } from '$lib/core/documents/run';
 import { foldRun, followMachine } from '$lib/core/running/runs';
 import type { MachineEvent } from '$lib/core/running/standIn';
+import type { BobbinKind, BobbinOn } from '$lib/core/documents/shop';
 import { db, type Photo } from './db';
+import { changeSetup } from './edits';
 import { readable, readOne } from './rows';
 
 /** Runs, the latest first. */
@@ -86,6 +88,22 @@ async function append(runId: string, draft: EventDraft, at: number, client: stri
     await db.runs.update(runId, { finishedAt: new Date(at).toISOString() });
   }
   return event;
+}
+
+/**
+ * What is in the machine before a run starts: kept with the run, whose lists follow, and with the item’s setup for the next
+ * time.
+ */
+export async function keepBobbin(runId: string, kind: BobbinKind, on: BobbinOn | undefined): Promise<void> {
+  const head = await getRun(runId);
+  if (!head) return;
+  const asked = <T extends { bobbinOn?: BobbinOn | undefined }>(known: T): T => {
+    const { bobbinOn: _before, ...rest } = known;
+    return { ...rest, ...(on && { bobbinOn: on }) } as T;
+  };
+  const setup = { ...asked(head.setup), bobbinKind: kind.id };
+  await db.runs.put({ ...head, setup, plan: { ...asked(head.plan), bobbin: kind } });
+  await changeSetup(head.itemId, (now) => ({ ...asked(now), bobbinKind: kind.id }), null);
 }
 
 /** How often the maker has said something of a run, so that what was learned is learned anew. */

@@ -2,7 +2,10 @@
   import { defaultOffers, type OffcutRule, Offer, type Shop } from '$lib/core/documents/shop';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
-  import { KIND_WORDS } from './words';
+  import type { MaterialKind } from '$lib/core/documents/item';
+  import { DIE_LAYERS } from '$lib/core/preparing/cutting';
+  import { X } from '@lucide/svelte';
+  import { CLOTH_KINDS, KIND_WORDS } from './words';
 
   /** When an offcut is kept, and how materials are sold. */
   let { shop, onchange }: { shop: Shop; onchange: (change: (shop: Shop) => Shop) => void } = $props();
@@ -17,12 +20,29 @@
     const changed = offers.find((offer) => offer.id === id);
     // A width or step of nothing is not kept.
     if (!Offer.safeParse({ ...changed, ...change }).success) return;
-    onchange((now) => ({
-      ...now,
-      offers: (now.offers ?? defaultOffers(now.unit)).map((offer) =>
-        offer.id === id ? { ...offer, ...change } : offer
-      )
-    }));
+    setOffers((now) => now.map((offer) => (offer.id === id ? { ...offer, ...change } : offer)));
+  };
+  const setOffers = (change: (offers: Offer[]) => Offer[]): void =>
+    onchange((now) => ({ ...now, offers: change(now.offers ?? defaultOffers(now.unit)) }));
+  let [newName, newKind, newBy] = $state<[string, MaterialKind, Offer['by']]>(['', 'woven', 'length']);
+  function addOffer(): void {
+    const added: Offer = {
+      id: crypto.randomUUID(),
+      name: newName.trim(),
+      kinds: [newKind],
+      by: newBy,
+      width: 1100,
+      height: newBy === 'roll' ? 5000 : newBy === 'sheet' ? 500 : 100,
+      price: null
+    };
+    if (!Offer.safeParse(added).success) return;
+    setOffers((offers) => [...offers, added]);
+    newName = '';
+  }
+  const BY_WORDS: Record<Offer['by'], string> = {
+    length: 'by length',
+    sheet: 'by the sheet',
+    roll: 'by the roll'
   };
   const HEIGHTS: Record<Offer['by'], string> = { length: 'Step', sheet: 'Height', roll: 'Length' };
 </script>
@@ -55,6 +75,18 @@
         unit={shop.unit}
         value={shop.offcuts.margin}
         onchange={(margin) => onchange((now) => ({ ...now, offcuts: { ...now.offcuts, margin } }))}
+      />
+    </div>
+    <h2 class="mt-6 text-xl">With a die</h2>
+    <div class="mt-1 w-44">
+      <NumberField
+        label="Layers it takes"
+        value={shop.dieLayers ?? DIE_LAYERS}
+        onchange={(dieLayers) =>
+          dieLayers !== null &&
+          dieLayers >= 1 &&
+          dieLayers <= 20 &&
+          onchange((now) => ({ ...now, dieLayers }))}
       />
     </div>
   </div>
@@ -100,9 +132,45 @@
                 onchange={(price) => setOffer(offer.id, { price })}
               /></td
             >
+            <td class="pt-6 pl-2"
+              ><button
+                type="button"
+                class="button button-quiet"
+                aria-label="Take {offer.name} off the list"
+                disabled={offers.length === 1}
+                onclick={() => setOffers((now) => now.filter(({ id }) => id !== offer.id))}
+                ><X size={18} aria-hidden="true" /></button
+              ></td
+            >
           </tr>
         {/each}
       </tbody>
     </table>
+    <form
+      class="mt-3 flex flex-wrap items-end gap-3"
+      onsubmit={(event) => {
+        event.preventDefault();
+        addOffer();
+      }}
+    >
+      <label class="flex flex-col gap-1"
+        ><span class="label">Also sold</span>
+        <input class="field w-56" maxlength="80" placeholder="Half-metre cut" bind:value={newName} /></label
+      >
+      <label class="flex flex-col gap-1"
+        ><span class="label">Material</span>
+        <select class="field" bind:value={newKind}
+          >{#each CLOTH_KINDS as kind (kind)}<option value={kind}>{KIND_WORDS[kind]}</option>{/each}</select
+        ></label
+      >
+      <label class="flex flex-col gap-1"
+        ><span class="label">Sold</span>
+        <select class="field" bind:value={newBy}
+          >{#each Object.entries(BY_WORDS) as [by, words] (by)}<option value={by}>{words}</option
+            >{/each}</select
+        ></label
+      >
+      <button type="submit" class="button" disabled={newName.trim() === ''}>Add it</button>
+    </form>
   </div>
 </section>

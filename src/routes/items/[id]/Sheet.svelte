@@ -200,6 +200,7 @@
           {trace}
           {stack}
           {shop}
+          onedit={(change) => edit(change)}
           {onsetup}
           {onvariant}
           whole={item}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { formatDuration, formatSize, formatThread, otherUnit, roundTo } from '$lib/core/base/units';
   import { hoopWords } from '$lib/core/craft/operations';
-  import { type Item, ROLE_WORDS } from '$lib/core/documents/item';
+  import { type Item, ROLE_WORDS, setOneColour } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import { fitIn, HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
   import type { StackStep } from '$lib/core/making/stack';
@@ -25,6 +25,7 @@
     /** The item with all its variants; `item` is the one that is planned. */
     whole: Item;
     freshId: () => string;
+    onedit: (change: (item: Item) => Item) => void;
     onsetup: (change: Partial<Setup>) => void;
     onvariant: (change: (item: Item) => Item, variantId: string) => void;
     onchange: () => void;
@@ -40,6 +41,7 @@
     shop,
     whole,
     freshId,
+    onedit,
     onsetup,
     onvariant,
     onchange,
@@ -197,6 +199,23 @@
             <option value="turned">Turned a quarter</option>
           </select>
         </dd>
+        {#each whole.files.filter(({ stops }) => stops.length > 1) as file (file.id)}
+          <dt>{whole.files.length > 1 ? file.name : 'Colours'}</dt>
+          <dd>
+            <select
+              class="field w-full"
+              aria-label="How the colours of {file.name} run"
+              value={file.oneColour ? 'one' : 'each'}
+              onchange={(event) => {
+                const one = event.currentTarget.value === 'one';
+                onedit((before) => setOneColour(before, file.id, one));
+              }}
+            >
+              <option value="each">A halt for each colour</option>
+              <option value="one">One-colour mode: all as one</option>
+            </select>
+          </dd>
+        {/each}
       {/if}
       <dt>{hands ? (step.waiting.value > 0 ? 'Waiting' : 'Hands') : 'Needle'}</dt>
       <dd>{formatDuration(stepTime(step))}</dd>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { savePdf } from '../../savePdf';
   import { formatSize, formatThread } from '$lib/core/base/units';
+  import { comparedName } from '$lib/core/documents/item';
   import type { Order } from '$lib/core/documents/order';
   import type { BatchPlan } from '$lib/core/ordering/day';
   import { orderCutInput, orderThreads, orderWants } from '$lib/core/ordering/quote';
@@ -27,13 +28,42 @@
   const made = $derived(
     stash.value ? orderThreads(table.input, plan, stash.value, table.measured) : { threads: [], bobbins: [] }
   );
-  const rows = $derived(stash.value ? shoppingList(wants, cutting.plans, stash.value, unit) : []);
+  const spools = $derived(new Map(made.threads.map((row) => [comparedName(row.name), row.spools])));
+  const rows = $derived(stash.value ? shoppingList(wants, cutting.plans, stash.value, unit, spools) : []);
+  /** Hoops by size: how many hoopings, and how many are wanted at the same time on the heads of one machine. */
+  const hoops = $derived.by(() => {
+    const found = new Map<string, { hoopings: number; atOnce: number }>();
+    for (const { hoopId, heads } of plan.hoopings) {
+      const before = found.get(hoopId) ?? { hoopings: 0, atOnce: 0 };
+      found.set(hoopId, {
+        hoopings: before.hoopings + 1,
+        atOnce: Math.max(before.atOnce, heads.length)
+      });
+    }
+    return [...found].map(([id, counts]) => ({
+      id,
+      name: table.input.shop.hoops.find((hoop) => hoop.id === id)?.name ?? id,
+      ...counts
+    }));
+  });
   const strips = $derived(
     cutting.plans.reduce(
       (sum, { cloths }) => sum + cloths.reduce((all, each) => all + each.strips.length, 0),
       0
     )
   );
+
+  /** Where spools run out, stop by stop, the heads of one place together. */
+  function endsOf({ ends }: (typeof made.threads)[number]): string[] {
+    const places = new Map<string, number[]>();
+    for (const { station, itemName, head, copy, stop } of ends) {
+      const place = `runs out on ${station} in stop ${stop} of copy ${copy}, ${itemName}`;
+      places.set(place, [...(places.get(place) ?? []), head]);
+    }
+    return [...places]
+      .slice(0, 4)
+      .map(([place, heads]) => (heads.length > 1 ? `${place}, on heads ${heads.join(', ')}` : place));
+  }
 
   async function jobSheet(): Promise<void> {
     await savePdf(
@@ -105,6 +135,17 @@
   </section>
 
   <div class="flex flex-col gap-5">
+    <section aria-labelledby="to-hoop">
+      <h2 id="to-hoop" class="text-xl">Hoops</h2>
+      <ul class="mt-1 border-t-[1.5px] border-ink">
+        {#each hoops as { id, name, hoopings, atOnce } (id)}
+          <li class="grid grid-cols-[minmax(0,1fr)_auto] gap-3 border-b border-rule py-1.5">
+            <span>{name}{atOnce > 1 ? `, ${atOnce} at once` : ''}</span>
+            <span>{hoopings} {hoopings === 1 ? 'hooping' : 'hoopings'}</span>
+          </li>
+        {/each}
+      </ul>
+    </section>
     <section aria-labelledby="to-thread">
       <h2 id="to-thread" class="text-xl">Threads and bobbins</h2>
       <ul class="mt-1 border-t-[1.5px] border-ink">
@@ -112,9 +153,12 @@
           <li class="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-3 border-b border-rule py-1.5">
             <Swatch colour={row.colour} />
             <span
-              >{row.name}{#if row.atOnce > 1}<span class="text-soft"
-                  >, on {row.atOnce} machines or heads at once</span
-                >{/if}</span
+              >{row.name}<span class="text-soft"
+                >, {row.spools}
+                {row.spools === 1 ? 'spool' : 'spools'}{row.atOnce > 1
+                  ? `, ${row.atOnce} on machines or heads at once`
+                  : ''}</span
+              >{#each endsOf(row) as words (words)}<span class="block text-soft">{words}</span>{/each}</span
             >
             <span class="text-right">
               {formatThread(row.upper + row.bobbin)}

@@ -4,19 +4,21 @@
   import type { RunHead } from '$lib/core/documents/run';
   import type { Shop } from '$lib/core/documents/shop';
   import { type PlanAndTrace, planAndTrace } from '$lib/core/making/plan';
-  import { bobbinColourName, needleSheet, planItemBobbins } from '$lib/core/preparing/threads';
+  import { bobbinColourName, headsTogether, needleSheet, stationBobbins } from '$lib/core/preparing/threads';
   import { beforeStart, foldRun, type RunTable, runTable, type StartCheck } from '$lib/core/running/runs';
   import { machineJobOf } from '$lib/core/running/standIn';
   import { bobbinUse } from '$lib/core/solvers/bobbins';
   import {
     addPhoto,
     appendEvent,
+    bobbinsMeasured,
     clientId,
     eventsOf,
     freshId,
     getItem,
     getRun,
     getShop,
+    keepBobbin,
     keepVoice,
     live,
     RunFollowing,
@@ -34,7 +36,11 @@
   const head = $derived(run.value?.head);
   const table = live(
     () => head?.itemId,
-    async (id) => ({ item: id === undefined ? undefined : await getItem(id), shop: await getShop() })
+    async (id) => ({
+      item: id === undefined ? undefined : await getItem(id),
+      shop: await getShop(),
+      measured: await bobbinsMeasured()
+    })
   );
   const voice = live(() => null, voiceKept);
   const events = $derived(run.value?.events ?? []);
@@ -51,7 +57,11 @@
     const { plan } = head;
     const item = simulated?.item;
     const made = simulated && onceThrough(simulated, shop);
-    const bobbins = made ? planItemBobbins(made, bobbinUse([]), head.setup) : { wind: [], changes: [] };
+    const { copies } = head.order ?? head.setup;
+    const heads = machine ? headsTogether(machine) : 1;
+    const bobbins = made
+      ? stationBobbins(made, bobbinUse(table.value?.measured ?? []), { ...head.setup, copies, heads })
+      : { wind: [], changes: 0, heads: Math.min(heads, copies) };
     const needles = made && machine ? needleSheet(made, machine) : { rows: [], advice: [], needles: [] };
     const bobbinName = (colour: string): string => bobbinColourName(colour, plan, head.setup.bobbin);
     return beforeStart({ plan, item, machine, bobbins, needles, bobbinName });
@@ -126,6 +136,11 @@
       ? `${state.setup.name}: ${stop ? `stop ${stop.number}, stitch ${Math.floor(state.stitch).toLocaleString('en')}` : state.phase}`
       : '';
   });
+  const told = $derived.by(() => {
+    const state = following?.watch.connected ? following.watch.state : null;
+    const stop = state?.job?.id === head?.id ? state?.job?.stops[state.at] : undefined;
+    return state && stop ? { stop: stop.number, stitch: Math.floor(state.stitch) } : null;
+  });
 </script>
 
 <svelte:head><title>{head?.itemName ?? 'Run'} · Jolt Step</title></svelte:head>
@@ -137,7 +152,10 @@
     {simulated}
     {machine}
     {checks}
+    bobbinKinds={table.value.shop.bobbins}
+    onbobbin={(kind, on) => void keepBobbin(head.id, kind, on)}
     {followed}
+    {told}
     anyHidden={table.value.shop.schools['hidden-threads'] !== 'chart'}
     voice={voice.value ?? { spoken: false, tones: false }}
     busy={choosing}

@@ -27,23 +27,27 @@
 </script>
 
 <script lang="ts">
+  import type { TypedStitch } from '$lib/core/running/runs';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
 
   interface Props {
     ask: Ask | null;
+    /** What a typed stitch number means here. */
+    readAs: (typed: string) => TypedStitch;
     onclose: () => void;
     onanswer: (type: Ask, stitch: number | null, text: string) => void;
   }
-  let { ask, onclose, onanswer }: Props = $props();
+  let { ask, readAs, onclose, onanswer }: Props = $props();
 
   let typed = $state('');
   $effect(() => {
     if (ask) typed = '';
   });
   const words = $derived(ask && WORDS[ask]);
-  const stitch = $derived(/^\d{1,7}$/.test(typed.trim()) ? Number(typed) : null);
+  const read = $derived(readAs(typed));
+  const stitch = $derived(read.stitch);
   const isText = $derived(ask === 'note');
-  const wrong = $derived(!isText && typed.trim() !== '' && stitch === null);
+  const wrong = $derived(!isText && read.problem !== null);
   const needed = $derived(
     (isText && typed.trim() === '') || (ask === 'mark-stitch' && stitch === null) || wrong
   );
@@ -63,12 +67,12 @@
         id="answer"
         class="field mt-1 min-h-16 w-full text-2xl"
         inputmode={isText ? 'text' : 'numeric'}
-        maxlength={isText ? 2000 : 7}
+        maxlength={isText ? 2000 : 12}
         autocomplete="off"
         bind:value={typed}
         aria-invalid={wrong}
       />
-      {#if wrong}<p class="mt-1 text-lg text-hands">A stitch number is a whole number.</p>{/if}
+      {#if wrong}<p class="mt-1 text-lg text-hands">{read.problem}</p>{/if}
       <div class="mt-5 flex flex-wrap gap-3">
         <button type="submit" class="button button-main min-h-16 px-8 text-xl" disabled={needed}
           >{words.keep}</button

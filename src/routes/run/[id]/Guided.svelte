@@ -7,10 +7,19 @@
     /** Highest stitch number that makes sense; null where none is asked for. */
     stitches?: number | null;
     typed?: string;
+    /** Why what is typed is no stitch number of this stop. */
+    problem?: string | null;
     onenter?: () => void;
   }
-  let { label, title, steps, stitches = null, typed = $bindable(''), onenter }: Props = $props();
-  const wrong = $derived(typed.trim() !== '' && !/^\d{1,7}$/.test(typed.trim()));
+  let {
+    label,
+    title,
+    steps,
+    stitches = null,
+    typed = $bindable(''),
+    problem = null,
+    onenter
+  }: Props = $props();
 </script>
 
 <section class="guided" aria-live="assertive">
@@ -31,13 +40,13 @@
       <input
         class="field min-h-16 w-40 text-2xl"
         inputmode="numeric"
-        maxlength="7"
+        maxlength="12"
         autocomplete="off"
-        aria-invalid={wrong}
+        aria-invalid={problem !== null}
         bind:value={typed}
         onkeydown={(event) => event.key === 'Enter' && onenter?.()}
       />
-      {#if wrong}<span class="text-hands">A stitch number is a whole number.</span>{/if}
+      {#if problem}<span class="text-hands">{problem}</span>{/if}
     </label>
   {/if}
 </section>

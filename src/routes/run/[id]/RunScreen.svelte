@@ -1,7 +1,7 @@
 <script lang="ts">
   import { formatClock } from '$lib/core/base/units';
   import type { Fault, RunHead } from '$lib/core/documents/run';
-  import type { Machine } from '$lib/core/documents/shop';
+  import type { BobbinKind, BobbinOn, Machine } from '$lib/core/documents/shop';
   import {
     CALL_AT_S,
     faultSeconds,
@@ -9,19 +9,23 @@
     lookAhead,
     mayStitchAt,
     mustCatch,
+    readStitch,
     recoveryFor,
     type RunState,
     type RunTable,
     type StartCheck,
-    stepSeconds
+    stepSeconds,
+    type TypedStitch
   } from '$lib/core/running/runs';
   import type { EventDraft } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
   import AskDialog, { type Ask } from './AskDialog.svelte';
+  import BobbinNow from './BobbinNow.svelte';
   import { callHands, callOut } from './callOuts';
   import FaultDialog from './FaultDialog.svelte';
   import Guided from './Guided.svelte';
+  import LeaveDialog from './LeaveDialog.svelte';
   import MoreDialog from './MoreDialog.svelte';
   import { mainKeyWords } from './words';
   import RunKeys, { type RunKey } from './RunKeys.svelte';
@@ -37,10 +41,14 @@
     simulated: RunTable | null;
     machine: Machine | undefined;
     checks: readonly StartCheck[];
+    bobbinKinds: readonly BobbinKind[];
+    onbobbin: (kind: BobbinKind, on: BobbinOn | undefined) => void;
     anyHidden: boolean;
     voice: { spoken: boolean; tones: boolean };
     /** What stands about the machine that is followed; empty for none. */
     followed: string;
+    /** Where the followed machine is. */
+    told: { stop: number; stitch: number } | null;
     onevent: (draft: EventDraft) => void;
     onvoice: (change: { spoken?: boolean; tones?: boolean }) => void;
     onphoto: (file: File, stepId: string | null) => void;
@@ -55,9 +63,12 @@
     simulated,
     machine,
     checks,
+    bobbinKinds,
+    onbobbin,
     anyHidden,
     voice,
     followed,
+    told,
     onevent,
     onvoice,
     onphoto,
@@ -79,7 +90,11 @@
     return () => clearInterval(timer);
   });
   const passed = $derived(stepSeconds(run, now));
-  const ahead = $derived(lookAhead(plan, run.at, passed));
+  /** The stitch that is known: told by the machine now, or marked, or gone back to. */
+  const known = $derived(
+    told && told.stop === step?.stop?.machineNumber ? { stitch: told.stitch, seconds: passed } : run.known
+  );
+  const ahead = $derived(lookAhead(plan, run.at, passed, known));
   const catches = $derived(mustCatch(plan, run.at));
   const soon = $derived(
     run.phase === 'running' && step?.kind === 'stop' && !run.fault && ahead.untilHands <= CALL_AT_S
@@ -89,19 +104,35 @@
   let choosing = $state(false);
   let more = $state(false);
   let fromSide = $state(false);
+  let leaving = $state(false);
+  /** Set while the answer to “set aside” also leaves the page. */
+  let leavesAfter = $state(false);
   let stitchTyped = $state('');
   $effect(() => {
     if (run.fault) stitchTyped = run.fault.stitch === null ? '' : String(run.fault.stitch);
   });
+  const readAs = (typed: string): TypedStitch => readStitch(typed, plan, run.at, machine);
   /** The number typed; undefined for what is none. */
   const stitch = $derived.by(() => {
-    const typed = stitchTyped.trim();
-    return typed === '' ? null : /^\d{1,7}$/.test(typed) ? Number(typed) : undefined;
+    const { stitch, problem } = readAs(stitchTyped);
+    return problem === null ? stitch : undefined;
   });
   const recovery = $derived(
     run.fault && step && recoveryFor(run.fault.fault, step, stitch ?? null, plan.hoop.name)
   );
   const back = $derived(run.bookmark && gettingBack(plan, shown, run.bookmark, machine));
+  const marked = $derived(run.mark && plan.steps.find(({ id }) => id === run.mark?.stepId));
+  const markWords = $derived(
+    run.mark
+      ? `marked: ${run.mark.stop === null ? '' : `stop ${run.mark.stop}, `}stitch ${run.mark.stitch.toLocaleString('en')}`
+      : ''
+  );
+  /** While it stands still at a marked stitch, the way back to it is said. */
+  const backToMark = $derived(
+    run.phase === 'paused' && run.mark && run.mark.stepId === step?.id
+      ? gettingBack(plan, shown, run.mark, machine)
+      : null
+  );
   const possible = $derived(more && shown ? mayStitchAt(shown, plan, trace, run, anyHidden) : null);
 
   const at = $derived({ stepId: step?.id ?? null, stop: step?.stop?.machineNumber ?? null });
@@ -130,8 +161,14 @@
   };
   const askFor = (what: Ask): void => {
     more = false;
+    leavesAfter = false;
     ask = what;
   };
+  /** What is under way asks how it is left; anything else is left as it stands. */
+  function leave(): void {
+    if (going) leaving = true;
+    else onleave();
+  }
 
   const going = $derived(run.phase === 'running' && step !== undefined && !run.fault);
   const stitchedBefore = $derived(plan.steps.slice(0, run.at + 1).some(({ kind }) => kind === 'stop'));
@@ -204,7 +241,15 @@
         ? ` · ${run.skipped.length} waiting`
         : ''}{run.incidents.length > 0 ? ` · ${run.incidents.length} noted` : ''}
     </p>
-    <button type="button" class="button button-quiet" onclick={onleave}>Leave it here</button>
+    {#if marked && !over}
+      <button
+        type="button"
+        class="button button-quiet text-needle"
+        disabled={!going || marked.id === step?.id}
+        onclick={() => go(marked.id)}>{markWords}</button
+      >
+    {/if}
+    <button type="button" class="button button-quiet" onclick={leave}>Leave it here</button>
   </header>
   <div class="ribbon">
     <Ribbon
@@ -222,7 +267,17 @@
         {checks}
         ticked={run.checked}
         ontick={(id, on) => onevent({ type: on ? 'check' : 'uncheck', stepId: null, to: id })}
-      />
+      >
+        {#snippet bobbin()}
+          <BobbinNow
+            {plan}
+            kinds={bobbinKinds}
+            usual={head.setup.bobbin}
+            on={head.setup.bobbinOn}
+            {onbobbin}
+          />
+        {/snippet}
+      </StartChecks>
     </div>
     <section></section>
   {:else if recovery && step}
@@ -232,11 +287,15 @@
       steps={recovery.steps}
       stitches={recovery.asksStitch ? (step.stop?.stitches ?? 0) : null}
       bind:typed={stitchTyped}
+      problem={readAs(stitchTyped).problem}
       onenter={done}
     />
     <section></section>
   {:else if back}
     <Guided label="Set aside" title="Getting back to it" steps={back} />
+    <section></section>
+  {:else if backToMark}
+    <Guided label="Paused" title="Back to the marked stitch" steps={backToMark} />
     <section></section>
   {:else if step}
     <StepNow
@@ -249,7 +308,7 @@
       {catches}
       bind:fromSide
     />
-    <StepFacts {plan} {step} at={run.at} {passed} paused={run.phase === 'paused'} />
+    <StepFacts {plan} {step} at={run.at} {passed} {known} paused={run.phase === 'paused'} />
   {:else}
     <section>
       <h2 class="mt-3 text-[clamp(2.75rem,6vw,4.75rem)]">That was the last step.</h2>
@@ -258,15 +317,32 @@
     <section></section>
   {/if}
 
-  <RunKeys {keys} {quiet} listening={ask === null && !choosing && !more && !over && !busy} />
+  <RunKeys {keys} {quiet} listening={ask === null && !choosing && !more && !leaving && !over && !busy} />
 </main>
 
 <AskDialog
   {ask}
+  {readAs}
   onclose={() => (ask = null)}
   onanswer={(type, stitch, text) => {
     ask = null;
     onevent({ type, ...at, stitch, text });
+    if (leavesAfter) onleave();
+  }}
+/>
+<LeaveDialog
+  open={leaving}
+  goesOn={step?.kind === 'stop' ? 'needle' : step && step.waiting.value > 0 ? 'waiting' : null}
+  onclose={() => (leaving = false)}
+  onrun={onleave}
+  onpause={() => {
+    onevent({ type: 'pause', ...at });
+    onleave();
+  }}
+  onaside={() => {
+    leaving = false;
+    askFor('bookmark');
+    leavesAfter = true;
   }}
 />
 <FaultDialog open={choosing} onclose={() => (choosing = false)} onfault={fault} />

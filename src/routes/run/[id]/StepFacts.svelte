@@ -1,8 +1,7 @@
 <script lang="ts">
   import { formatClock, formatDuration, formatMinutes } from '$lib/core/base/units';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
-  import { lookAhead, toPrepare } from '$lib/core/running/runs';
-  import { stepTime } from '$lib/ui/steps/words';
+  import { type KnownStitch, lookAhead, toPrepare } from '$lib/core/running/runs';
 
   /** The lower third: the clock of the step, the next thread, and what comes next or is to be made ready. */
   interface Props {
@@ -10,12 +9,14 @@
     step: PlanStep;
     at: number;
     passed: number;
+    /** A stitch of this stop that is known. */
+    known: KnownStitch | null;
     paused: boolean;
   }
-  let { plan, step, at, passed, paused }: Props = $props();
+  let { plan, step, at, passed, known, paused }: Props = $props();
   const hands = $derived(step.kind === 'hand');
-  const left = $derived(stepTime(step) - passed);
-  const ahead = $derived(lookAhead(plan, at, passed));
+  const ahead = $derived(lookAhead(plan, at, passed, known));
+  const left = $derived(ahead.left);
   const ready = $derived(toPrepare(plan, at));
   /** Long enough to do something else nearby, s. */
   const AWAY = 90;

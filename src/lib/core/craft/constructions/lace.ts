@@ -95,6 +95,7 @@ function pattern(p: Params): Pattern {
     words: /lace|fill|colou?r/,
     // A row for each colour: both threads change, and the tails on the back would show in lace.
     repeats: true,
+    takesAny: true,
     between: p.oneColour === 'yes' ? [] : CHANGE_BOTH_THREADS,
     visible: 'both',
     protected: true,

@@ -67,6 +67,7 @@ function pattern(p: Params): Pattern {
       lineIds: [`lace-${at}`],
       // One row, or one for each colour; every segment runs them all again.
       repeats: true,
+      takesAny: true,
       ...(at > 1 && { threadOf: 'lace-1', again: 'lace-1' }),
       // A bobbin cannot last: the halts are planned where the segment is least dense.
       estimate: [{ stitches: Math.ceil(p.width * p.height * DENSITY), length: 2.2, attended: false }],

@@ -22,6 +22,8 @@ export interface ExpectedStop {
   words: RegExp;
   /** Takes several rows, one a colour, as details do. */
   repeats: boolean;
+  /** Takes rows of any name, since all that the file stitches here is this. */
+  takesAny: boolean;
   /** What one of several is called where no chart names it. */
   one: string;
   /** Whether the item is made without it, so that a chart need not have it. */
@@ -108,6 +110,7 @@ export function expectStop(
   return {
     alsoRoles: [],
     repeats: false,
+    takesAny: false,
     one: part.name,
     optional: false,
     between: [],

@@ -103,6 +103,14 @@ export function editStop(item: Item, stopId: string, { stitches, ...change }: St
   };
 }
 
+/** Runs a file in one-colour mode, or stop after stop again. */
+export function setOneColour(item: Item, fileId: string, oneColour: boolean): Item {
+  return {
+    ...item,
+    files: item.files.map((file) => (file.id === fileId ? { ...file, oneColour } : file))
+  };
+}
+
 /** What an answer is about: a finding of one code, at a step, of a piece. */
 export interface Answerable {
   code: string;

@@ -8,6 +8,7 @@ export {
   moveStep,
   moveStepAfter,
   removeStep,
+  setOneColour,
   type StopChange,
   takeBackAnswer
 } from './edit';

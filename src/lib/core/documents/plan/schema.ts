@@ -7,7 +7,7 @@ import {
   versionOf
 } from '$lib/core/documents/versions';
 import { CountSource, Operation, Role, Thread } from '$lib/core/documents/item';
-import { BobbinKind } from '$lib/core/documents/shop';
+import { BobbinKind, BobbinOn } from '$lib/core/documents/shop';
 import { CutPiece } from './cutPiece';
 import { Estimate } from './estimate';
 import { HoopState } from './hoopState';
@@ -133,6 +133,7 @@ export const Plan = versioned(
     upperMetres: z.number(),
     bobbinMetres: z.number(),
     bobbin: BobbinKind.default({ id: 'wound-40', name: 'Self-wound, 40 wt', metres: 40 }),
+    bobbinOn: BobbinOn.optional().describe('in the machine before the start; a full one where missing'),
     threads: z.array(ThreadUse),
     cuts: z.array(CutPiece),
     warnings: z.array(PlanWarning)

@@ -116,6 +116,13 @@ export const Shop = versioned(
       .record(z.string(), z.string())
       .default({})
       .describe('how the maker answers where makers differ'),
+    dieLayers: z
+      .number()
+      .int()
+      .min(1)
+      .max(20)
+      .optional()
+      .describe('layers of cloth a die takes; the usual number where missing'),
     bobbins: z
       .array(BobbinKind)
       .min(1)

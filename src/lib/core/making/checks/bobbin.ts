@@ -4,8 +4,9 @@ import type { Check, Finding } from './finding';
 
 /** Protected stops in which the bobbin would run out. */
 export const bobbin: Check = ({ item, plan }) => {
-  let used = 0;
   const full = plan.bobbin.metres;
+  // What is in the machine now is what the first stops have.
+  let used = plan.bobbinOn ? Math.max(0, full - plan.bobbinOn.metres) : 0;
   return plan.steps.flatMap(({ op, stop, itemStepId }, at): Finding[] => {
     if (op?.do === 'bobbin') used = 0;
     if (!stop || itemStepId === null) return [];

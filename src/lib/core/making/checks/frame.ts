@@ -1,12 +1,15 @@
 import { found } from '$lib/core/craft/findings';
 import { addHandStep } from '$lib/core/documents/item';
-import { type Check, type Finding, runsOf } from './finding';
+import { type Check, type Finding, handed, runsOf } from './finding';
 
-/** Stops that would be stitched while the frame is brought forward. */
-export const frame: Check = (context) =>
-  runsOf(context).flatMap(({ stepId, at, called, before }): Finding[] => {
-    if (before.hoop.where !== 'forward') return [];
-    const previous = context.item.steps[at - 1]?.id ?? null;
+/** The first stop that would be stitched after the frame was brought forward, and has not gone back. */
+export const frame: Check = (context) => {
+  const runs = runsOf(context);
+  return handed(context, 'frame-forward').flatMap(({ at }): Finding[] => {
+    const run = runs.find((each) => each.at > at);
+    if (run?.before.hoop.where !== 'forward') return [];
+    const { stepId, called } = run;
+    const previous = context.item.steps[run.at - 1]?.id ?? null;
     return [
       {
         ...found('frame/forward', stepId, { called }),
@@ -17,3 +20,4 @@ export const frame: Check = (context) =>
       }
     ];
   });
+};

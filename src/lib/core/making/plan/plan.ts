@@ -103,6 +103,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
     bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
     bobbin: bobbinKindOf(shop, resolved.setup),
+    ...(resolved.setup.bobbinOn && { bobbinOn: resolved.setup.bobbinOn }),
     threads: threadUse(item, geometry),
     cuts,
     warnings

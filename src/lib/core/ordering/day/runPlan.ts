@@ -30,7 +30,7 @@ export function hoopingPlan(
   if (!stage) return null;
   const made = context.planOf(machine, hoop);
   const copies = { total: hooping.copies, heads: hooping.heads.length };
-  const hooped = new Set(item.hoopings.flatMap((each) => each.hooped));
+  const hooped = new Set(context.item.hoopings.flatMap((each) => each.hooped));
   const setUp = made.steps.filter(({ op }) => op?.do === 'set-up');
   const own = context.stepsOf(stage, copies, machine, hoop, hooping.way).map(({ step }) => step);
   const steps = [...setUp, ...own].map((step, at): PlanStep => ({ ...step, number: at + 1 }));

@@ -5,10 +5,19 @@ import type { ClothEntry, StashEntry } from '$lib/core/documents/stash';
 import { planAndTrace } from '$lib/core/making/plan';
 import { cutList } from '$lib/core/making/sizes';
 import type { BatchInput, BatchPlan, PlannedHooping } from '$lib/core/ordering/day';
-import { LineContext } from '$lib/core/ordering/hoopings';
+import { LineContext, stationsOf } from '$lib/core/ordering/hoopings';
 import { type Demand, isZip, type PlanCutsInput, shrinkageOf, type Want } from '$lib/core/preparing/cutting';
 import { sameName } from '$lib/core/preparing/stash';
-import { bobbinColourName, planItemBobbins, USUAL } from '$lib/core/preparing/threads';
+import {
+  bobbinColourName,
+  planItemBobbins,
+  type SpoolEnd,
+  spoolEnds,
+  spoolHolds,
+  spoolsFor,
+  stationBobbins,
+  USUAL
+} from '$lib/core/preparing/threads';
 import { bobbinUse } from '$lib/core/solvers/bobbins';
 import { comparedName } from '$lib/core/documents/item';
 
@@ -26,13 +35,17 @@ export interface ThreadRow {
   /** m that are missing, and spools that are missing because several machines want one. */
   lacks: number;
   lacksSpools: number;
+  /** Spools wanted in all: each head has its own, and a new one when that is empty. */
+  spools: number;
+  /** Where spools run out, on a machine that starts with full ones. */
+  ends: (SpoolEnd & { station: string; itemName: string })[];
 }
 
 /** Bobbins to wind in one colour. */
 export interface BobbinRow {
   name: string;
   metres: number;
-  /** Full ones, one more for each head that begins with it. */
+  /** Full ones, for every head of every machine. */
   bobbins: number;
 }
 
@@ -157,7 +170,9 @@ export function orderThreads(
   measured: readonly number[] = []
 ): { threads: ThreadRow[]; bobbins: BobbinRow[] } {
   const threads = new Map<string, ThreadRow>();
-  const bobbins = new Map<string, { name: string; metres: number; full: number; stations: Set<string> }>();
+  const bobbins = new Map<string, BobbinRow>();
+  const spools = new Map<string, number>();
+  const names = new Map(stationsOf(input.shop, []).map(({ id, name }) => [id, name]));
   const onStations = new Map<string, Set<string>>();
   const headsOf = new Map<string, number>();
   for (const { line, item, setup, hoopings, copies } of stillToMake(input, plan)) {
@@ -177,6 +192,27 @@ export function orderThreads(
       threads.set(key, { ...row, upper: row.upper + upperMetres * copies });
       onStations.set(key, new Set([...(onStations.get(key) ?? []), ...stations]));
     }
+    for (const share of shares(hoopings)) {
+      const station = { ...share, name: names.get(share.name) ?? share.name };
+      for (const { thread, upperMetres } of made.plan.threads) {
+        const key = comparedName(thread.name);
+        const row = threads.get(key);
+        const holds = spoolHolds(row?.have ?? { metres: 0, spools: 0 });
+        spools.set(
+          key,
+          (spools.get(key) ?? 0) + spoolsFor(upperMetres * station.perHead, station.heads, holds)
+        );
+        const ends = spoolEnds(made.plan, thread.id, { ...station, holds });
+        row?.ends.push(...ends.map((end) => ({ ...end, station: station.name, itemName: item.name })));
+      }
+      const wound = stationBobbins(made, bobbinUse(measured), station);
+      for (const { colour, count } of wound.wind) {
+        const name = bobbinColourName(colour, made.plan, own.bobbin);
+        const key = windingKey(colour, name);
+        const before = bobbins.get(key) ?? { name, metres: 0, bobbins: 0 };
+        bobbins.set(key, { ...before, bobbins: before.bobbins + count });
+      }
+    }
     const planned = planItemBobbins(made, bobbinUse(measured), { copies: 1 });
     for (const { stepId, colour } of planned.levels) {
       const taken =
@@ -185,14 +221,9 @@ export function orderThreads(
         copies;
       const name = bobbinColourName(colour, made.plan, own.bobbin);
       // Bobbins nobody has to match are not wound off a spool of the same name.
-      const key = colour === USUAL ? `usual ${comparedName(name)}` : comparedName(name);
-      const before = bobbins.get(key);
-      bobbins.set(key, {
-        name,
-        metres: (before?.metres ?? 0) + taken,
-        full: made.plan.bobbin.metres,
-        stations: new Set([...(before?.stations ?? []), ...stations])
-      });
+      const key = windingKey(colour, name);
+      const before = bobbins.get(key) ?? { name, metres: 0, bobbins: 0 };
+      bobbins.set(key, { ...before, metres: before.metres + taken });
     }
   }
   const heads = (ids: Iterable<string>): number =>
@@ -202,20 +233,17 @@ export function orderThreads(
       const bobbin = bobbins.get(key)?.metres ?? 0;
       const atOnce = heads(onStations.get(key) ?? []);
       const needs = row.upper + bobbin;
+      const wanted = Math.max(spools.get(key) ?? 0, atOnce);
       return {
         ...row,
         bobbin,
         atOnce,
+        spools: wanted,
         lacks: Math.max(0, needs - (row.have?.metres ?? 0)),
         lacksSpools: Math.max(0, atOnce - (row.have?.spools ?? 0))
       };
     }),
-    bobbins: [...bobbins.values()].map(({ name, metres, full, stations }) => ({
-      name,
-      metres,
-      // What is left on the last bobbin of each head is thread wound as well.
-      bobbins: Math.ceil(metres / full) + Math.max(0, heads(stations) - 1)
-    }))
+    bobbins: [...bobbins.values()].filter((row) => row.bobbins > 0)
   };
 }
 
@@ -228,7 +256,40 @@ function emptyRow(name: string, colour: string, stash: readonly StashEntry[]): T
           metres: own.reduce((sum, { metres }) => sum + metres, 0),
           spools: own.reduce((sum, { spools }) => sum + spools, 0)
         };
-  return { name, colour, upper: 0, bobbin: 0, atOnce: 0, have, lacks: 0, lacksSpools: 0 };
+  return {
+    name,
+    colour,
+    upper: 0,
+    bobbin: 0,
+    atOnce: 0,
+    have,
+    lacks: 0,
+    lacksSpools: 0,
+    spools: 0,
+    ends: []
+  };
+}
+
+/** Bobbins nobody has to match are not wound off a spool of the same name. */
+function windingKey(colour: string, name: string): string {
+  return colour === USUAL ? `usual ${comparedName(name)}` : comparedName(name);
+}
+
+/** What each station stitches of a line: its heads, and the copies of the one that has most. */
+function shares(
+  hoopings: readonly PlannedHooping[]
+): { name: string; heads: number; perHead: number; copies: number }[] {
+  const found = new Map<string, { name: string; heads: number; copies: number }>();
+  for (const { stationId, heads, copies, stage, stages } of hoopings) {
+    if (stage !== stages - 1) continue;
+    const before = found.get(stationId) ?? { name: stationId, heads: 1, copies: 0 };
+    found.set(stationId, {
+      ...before,
+      heads: Math.max(before.heads, heads.length),
+      copies: before.copies + copies
+    });
+  }
+  return [...found.values()].map((share) => ({ ...share, perHead: Math.ceil(share.copies / share.heads) }));
 }
 
 /** The key of a piece of a line among all that is cut; an id may hold any sign. */

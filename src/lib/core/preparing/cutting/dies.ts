@@ -7,6 +7,7 @@ import {
   regionOf,
   shifted
 } from '$lib/core/base/geometry';
+import type { Item } from '$lib/core/documents/item';
 
 /** Layers a die cuts in one pass. */
 export const DIE_LAYERS = 6;
@@ -41,6 +42,27 @@ export function diePasses({ count, fused, perLayer = 1, layers = DIE_LAYERS }: D
   const passes = Math.ceil(count / perPass);
   const over = count - (passes - 1) * perPass;
   return { layers: together, perPass, passes, last: passes === 0 ? 0 : Math.ceil(over / perLayer) };
+}
+
+/**
+ * Whether a piece carries fusible when it goes under the die: web is fused to it before, or a step of any kind fuses it.
+ *
+ * @example
+ * isFused(apron, 'first') // true: its step lays and fuses it
+ */
+export function isFused({ pieces, steps }: Pick<Item, 'pieces' | 'steps'>, pieceId: string): boolean {
+  const backed = pieces.find(({ id }) => id === pieceId)?.backed ?? [];
+  return (
+    backed.some(({ kind }) => kind === 'fusible') ||
+    steps.some((step) => {
+      if (step.kind !== 'hand') return false;
+      const { op } = step;
+      return (
+        (op.do === 'fuse' && op.pieceId === pieceId) ||
+        (op.do === 'lay' && op.pieceId === pieceId && op.hold.by === 'fuse')
+      );
+    })
+  );
 }
 
 /**

@@ -3,6 +3,7 @@ import { HARDWARE, comparedName } from '$lib/core/documents/item';
 import type { CutPiece } from '$lib/core/documents/plan';
 import type { CountedEntry, StashEntry, ThreadEntry } from '$lib/core/documents/stash';
 import { sameName } from '$lib/core/preparing/stash';
+import { spoolHolds } from '$lib/core/preparing/threads';
 import { isZip, type Want } from './demand';
 import type { MaterialPlan } from './result';
 
@@ -38,17 +39,19 @@ const NOTIONS: Record<Hardware, readonly [name: string, count: number][]> = {
  * What to buy for some items, less what the stash holds. Each line is in the steps the shop sells.
  *
  * @param plans the cutting plan of all of them together
+ * @param spools wanted of a colour by its compared name, where several heads want one each
  */
 export function shoppingList(
   wants: readonly Want[],
   plans: readonly MaterialPlan[],
   stash: readonly StashEntry[],
-  unit: LengthUnit
+  unit: LengthUnit,
+  spools: ReadonlyMap<string, number> = new Map()
 ): ShoppingRow[] {
   return [
     ...clothRows(plans, unit),
     ...zipRows(wants, stash, unit),
-    ...threadRows(wants, stash),
+    ...threadRows(wants, stash, spools),
     ...notionRows(wants, stash)
   ];
 }
@@ -131,7 +134,11 @@ function zipRows(wants: readonly Want[], stash: readonly StashEntry[], unit: Len
     });
 }
 
-function threadRows(wants: readonly Want[], stash: readonly StashEntry[]): ShoppingRow[] {
+function threadRows(
+  wants: readonly Want[],
+  stash: readonly StashEntry[],
+  spools: ReadonlyMap<string, number>
+): ShoppingRow[] {
   const needs = new Map<string, { name: string; colour: string; metres: number }>();
   for (const { plan, copies } of wants)
     for (const { thread, upperMetres } of plan.threads) {
@@ -140,10 +147,15 @@ function threadRows(wants: readonly Want[], stash: readonly StashEntry[]): Shopp
       needs.set(key, { name: thread.name, colour: thread.colour, metres: before + upperMetres * copies });
     }
   const threads = stash.filter((entry): entry is ThreadEntry => entry.what === 'thread');
-  return [...needs.values()].flatMap(({ name, colour, metres }): ShoppingRow[] => {
+  return [...needs].flatMap(([key, { name, colour, metres }]): ShoppingRow[] => {
     const own = threads.filter((entry) => sameName(entry.name, name));
     const have = own.reduce((sum, entry) => sum + entry.metres, 0);
-    if (have >= metres) return [];
+    const there = own.reduce((sum, entry) => sum + entry.spools, 0);
+    const holds = spoolHolds({ metres: have, spools: there });
+    // A spool serves one head: as many as stitch at once, and as many as the metres fill.
+    const buy = Math.max(Math.ceil((metres - have) / holds - 1e-9), (spools.get(key) ?? 1) - there, 0);
+    if (buy === 0) return [];
+    const price = own.find((entry) => entry.price !== null)?.price ?? null;
     return [
       {
         what: 'thread',
@@ -151,8 +163,8 @@ function threadRows(wants: readonly Want[], stash: readonly StashEntry[]): Shopp
         colour,
         need: formatThread(metres),
         have: own.length === 0 ? 'none' : formatThread(have),
-        buy: `a spool of ${formatThread(metres - have)} or more`,
-        cost: own.find(({ price }) => price !== null)?.price ?? null
+        buy: `${buy} ${buy === 1 ? 'spool' : 'spools'} of ${formatThread(holds)}`,
+        cost: price === null ? null : price * buy
       }
     ];
   });

@@ -3,6 +3,7 @@ import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { Setup } from '$lib/core/documents/shop';
 import type { PlanAndTrace } from '$lib/core/making/plan';
 import { matchingBobbins } from '$lib/core/making/stack';
+import { GUESS_FACTOR } from '$lib/core/making/time';
 import {
   type BobbinChange,
   type BobbinLevel,
@@ -95,7 +96,10 @@ export function planItemBobbins(
   const capacity = plan.bobbin.metres;
   const start = bobbinOn ? { colour: bobbinOn.threadId, metres: bobbinOn.metres } : null;
   // A stop that would fill a bobbin only with the margin is protected all the same: it is planned as one that just fits.
-  const most = expected.map((stop) => ({ ...stop, metres: withMargin(stop.metres, use.margin, capacity) }));
+  const most = expected.map((stop, at) => ({
+    ...stop,
+    metres: withMargin(stop.metres, marginOf(runs[at]?.step.stop, use.margin), capacity)
+  }));
   const made = planBobbins(most, { capacity, usual: USUAL, start });
   const { levels, runOuts } = followBobbins(expected, most, made.changes, start);
   const placeOf = ({ at, share }: { at: number; share: number }): StitchPlace => {
@@ -115,7 +119,11 @@ export function planItemBobbins(
       why: whyOf(change, made.changes[index - 1], isHalt),
       runOut: out && {
         earliest: placeOf(out.earliest),
-        expected: out.expected && placeOf(out.expected),
+        // One that comes off before a stop does not run out in it.
+        expected:
+          out.expected && (out.before === null || out.expected.at < out.before)
+            ? placeOf(out.expected)
+            : null,
         before: out.before === null ? null : placeOf({ at: out.before, share: 0 })
       },
       halt: isHalt && step ? haltOf(item, step, change, made.changes[index + 1], most, capacity, last) : null
@@ -135,6 +143,11 @@ export function planItemBobbins(
     proven: made.proven,
     use
   };
+}
+
+/** Share by which a stop may take more; of a count that nobody has charted, all that it may be more. */
+function marginOf(stop: PlanStep['stop'] | undefined, margin: number): number {
+  return stop?.countSource === 'estimate' ? (1 + margin) * GUESS_FACTOR - 1 : margin;
 }
 
 function withMargin(metres: number, margin: number, capacity: number): number {

@@ -11,5 +11,7 @@ export { differenceWords } from './palette';
 export type { OrderPlan } from './planOrder';
 export { planThreads, type ThreadPlan, type ThreadPlanInput } from './planThreads';
 export { putBobbins } from './putBobbins';
+export { type SpoolEnd, spoolEnds, spoolHolds, spoolsFor } from './spools';
 export { itemTasks } from './tasks';
+export { headsTogether, stationBobbins, type StationBobbins, type ToWind } from './winding';
 export { chooseSpool, type ThreadNeed, threadNeeds } from './threadUse';

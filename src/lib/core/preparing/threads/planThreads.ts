@@ -4,9 +4,10 @@ import type { Machine, Setup, Shop } from '$lib/core/documents/shop';
 import { planAndTrace } from '$lib/core/making/plan';
 import { visibleThreads } from '$lib/core/making/stack';
 import { bobbinUse } from '$lib/core/solvers/bobbins';
-import { type ItemBobbins, planItemBobbins } from './bobbinPlan';
+import type { ItemBobbins } from './bobbinPlan';
 import { needleSheet, type NeedleSheet } from './needleSheet';
 import { type OrderPlan, planOrder } from './planOrder';
+import { headsTogether, stationBobbins, type ToWind } from './winding';
 
 export interface ThreadPlanInput {
   item: Item;
@@ -23,6 +24,9 @@ export interface ThreadPlan {
   plan: Plan;
   order: OrderPlan;
   bobbins: ItemBobbins;
+  /** What to wind for all copies on all heads. */
+  wind: ToWind[];
+  heads: number;
   needles: NeedleSheet;
   /** Stops that are seen on one line, so that they must match, by step. */
   together: string[][];
@@ -38,11 +42,18 @@ export interface ThreadPlan {
  */
 export function planThreads({ item, setup, shop, anyHidden, measured }: ThreadPlanInput): ThreadPlan {
   const made = planAndTrace(item, setup, shop);
+  const machine = machineOf(made.plan, shop);
+  const { bobbins, wind, heads } = stationBobbins(made, bobbinUse(measured), {
+    ...setup,
+    heads: headsTogether(machine)
+  });
   return {
     plan: made.plan,
     order: planOrder(item, setup, shop, anyHidden),
-    bobbins: planItemBobbins(made, bobbinUse(measured), setup),
-    needles: needleSheet(made, machineOf(made.plan, shop)),
+    bobbins,
+    wind,
+    heads,
+    needles: needleSheet(made, machine),
     together: seenTogether(made)
   };
 }

@@ -4,6 +4,7 @@ import type { StashEntry, ThreadEntry } from '$lib/core/documents/stash';
 import { sameName } from '$lib/core/preparing/stash';
 import type { ItemBobbins } from './bobbinPlan';
 import { type Match, nearestThreads } from './palette';
+import { spoolHolds, spoolsFor } from './spools';
 
 /** What one thread is used for, and what there is of it. */
 export interface ThreadNeed {
@@ -21,20 +22,20 @@ export interface ThreadNeed {
   nearest: Match<ThreadEntry>[];
 }
 
-/** What a new spool holds where nobody has said, m. */
-const SPOOL_METRES = 1000;
 const NEAREST = 4;
 
 /**
  * Threads of an item, what all its copies take of them, and what the stash lacks.
  *
  * @param copies how many are made
+ * @param heads that stitch them side by side: each wants a spool of its own
  */
 export function threadNeeds(
   plan: Plan,
   copies: number,
   bobbins: ItemBobbins,
-  stash: readonly StashEntry[]
+  stash: readonly StashEntry[],
+  heads = 1
 ): ThreadNeed[] {
   const palette = stash.filter((entry): entry is ThreadEntry => entry.what === 'thread');
   const taken = fromBobbins(plan, bobbins);
@@ -46,7 +47,7 @@ export function threadNeeds(
     const have = own.length > 0 ? own.reduce((sum, { metres }) => sum + metres, 0) : null;
     const lacks = Math.max(0, upper + bobbin - (have ?? 0));
     const spool = own.find(({ spools, metres }) => spools > 0 && metres > 0);
-    const holds = spool ? Math.max(spool.metres / spool.spools, 100) : SPOOL_METRES;
+    const holds = spoolHolds(spool ?? { metres: 0, spools: 0 });
     return {
       thread,
       stops,
@@ -54,10 +55,18 @@ export function threadNeeds(
       bobbin,
       have,
       lacks,
-      buy: Math.ceil(lacks / holds),
+      buy: spoolsToBuy(own, upper + bobbin, Math.min(heads, copies), holds),
       nearest: nearestThreads(thread.colour, palette, NEAREST)
     };
   });
+}
+
+/** Spools to buy so that there is enough, and one for every head. */
+function spoolsToBuy(own: readonly ThreadEntry[], metres: number, heads: number, holds: number): number {
+  const there = own.reduce((sum, { spools }) => sum + spools, 0);
+  const lacks = metres - own.reduce((sum, entry) => sum + entry.metres, 0);
+  const forHeads = spoolsFor(0, heads, holds) - there;
+  return Math.max(0, Math.ceil(lacks / holds), forHeads);
 }
 
 /** Thread that one copy takes from bobbins, by what they are wound with, m. */

@@ -25,6 +25,9 @@ export interface Alignment {
 
 /** Likeness of a match made by hand: nothing outweighs it. */
 const BY_HAND = 100;
+/** What another role counts against a match, and where the stop takes whatever comes. */
+const UNLIKE = 2.5;
+const UNLIKE_BUT_TAKEN = 0.3;
 const EXTRA = -0.6;
 const MISSING = -2;
 const MISSING_OPTIONAL = -0.2;
@@ -106,7 +109,7 @@ function likeness(row: ReadRow, stop: ExpectedStop): number {
   let score = stop.words.test(text) ? 1.5 : 0;
   if (row.role === stop.role) score += 3 * row.confidence;
   else if (stop.alsoRoles.includes(row.role)) score += 1.8 * row.confidence;
-  else score -= 2.5 * row.confidence;
+  else score -= (stop.takesAny ? UNLIKE_BUT_TAKEN : UNLIKE) * row.confidence;
   return score;
 }
 

@@ -135,7 +135,7 @@ function acceptsRole(expected: ExpectedStop, role: ReadRow['role']): boolean {
   return (
     expected.role === role ||
     expected.asCharted.includes(role) ||
-    (expected.repeats && expected.alsoRoles.includes(role))
+    (expected.repeats && !expected.takesAny && expected.alsoRoles.includes(role))
   );
 }
 

@@ -11,27 +11,40 @@ export interface Ahead {
   thread: Thread | undefined;
   /** The next piece to be laid after this step, to keep at hand. */
   piece: CutPiece | undefined;
+  /** Seconds of this step still to come, below 0 where it takes longer than planned. */
+  left: number;
   /** Seconds until hands are needed; 0 during a hand step. */
   untilHands: number;
+}
+
+/** A stitch of the stop on the screen that is known, and how long the step had taken then, s. */
+export interface KnownStitch {
+  stitch: number;
+  seconds: number;
 }
 
 /**
  * Looks ahead from a step of a plan.
  *
+ * A machine with one needle halts after every stop, so hands are needed at the end of the stop that runs; one with several
+ * runs through until hands come between. What remains of a stop after a known stitch is what lies after it.
+ *
  * @param at index of the step on the screen
  * @param passed seconds already spent in it
+ * @param known a stitch of it that was marked, told or gone back to
  *
  * @example
- * lookAhead(tabPlan, tackDown, 0).untilHands // 251: the tack-down’s 22 s and the face’s 229 s
+ * lookAhead(tabPlan, tackDown, 0).untilHands // 22 on one needle; 251 on six: the tack-down’s 22 s and the face’s 229 s
  */
-export function lookAhead(plan: Plan, at: number, passed: number): Ahead {
+export function lookAhead(plan: Plan, at: number, passed: number, known: KnownStitch | null = null): Ahead {
   const step = plan.steps[at];
   const rest = plan.steps.slice(at + 1);
   const lay = rest.find(({ op }) => op?.do === 'lay')?.op;
+  const left = step ? leftOf(step, passed, known) : 0;
   let untilHands = 0;
   if (step?.kind === 'stop') {
-    untilHands = Math.max(0, step.running.value - passed);
-    for (const { kind, running } of rest) {
+    untilHands = Math.max(0, left);
+    for (const { kind, running } of haltsAtEveryStop(plan, at) ? [] : rest) {
       if (kind === 'hand') break;
       untilHands += running.value;
     }
@@ -41,8 +54,26 @@ export function lookAhead(plan: Plan, at: number, passed: number): Ahead {
     nextStop: rest.find(({ kind }) => kind === 'stop'),
     thread: step?.thread ?? rest.find(({ thread }) => thread !== null)?.thread ?? undefined,
     piece: lay?.do === 'lay' ? plan.cuts.find(({ pieceId }) => pieceId === lay.pieceId) : undefined,
+    left,
     untilHands
   };
+}
+
+function leftOf(step: PlanStep, passed: number, known: KnownStitch | null): number {
+  const whole = step.running.value + step.hands.value + step.waiting.value;
+  const stitches = step.stop?.stitches ?? 0;
+  if (!known || stitches === 0) return whole - passed;
+  const share = Math.max(0, 1 - known.stitch / stitches);
+  return step.running.value * share - (passed - known.seconds);
+}
+
+/** Whether the machine stands still after the stop at a step: one needle does, unless its file runs as one colour. */
+function haltsAtEveryStop({ machine, steps }: Plan, at: number): boolean {
+  if (machine.needles > 1) return false;
+  const before = steps
+    .slice(0, at + 1)
+    .findLast(({ op }) => op?.do === 'one-colour' || op?.do === 'load-file');
+  return before?.op?.do !== 'one-colour';
 }
 
 /**

@@ -1,8 +1,8 @@
-import { formatSize } from '$lib/core/base/units';
-import type { Item, Thread } from '$lib/core/documents/item';
-import type { Plan } from '$lib/core/documents/plan';
+import { formatSize, type LengthUnit } from '$lib/core/base/units';
+import { isStabiliserKind, type Item, type Thread } from '$lib/core/documents/item';
+import type { CutPiece, Plan } from '$lib/core/documents/plan';
 import type { Machine } from '$lib/core/documents/shop';
-import type { ItemBobbins, NeedleSheet } from '$lib/core/preparing/threads';
+import type { NeedleSheet, StationBobbins } from '$lib/core/preparing/threads';
 import { stopList } from '$lib/core/stitching/thread';
 
 /** One thing to look at before the machine is started. */
@@ -18,7 +18,8 @@ export interface StartInput {
   plan: Plan;
   item: Item | undefined;
   machine: Machine | undefined;
-  bobbins: Pick<ItemBobbins, 'wind' | 'changes'>;
+  /** Bobbins of all heads, as the thread page and the preparation of an order have them. */
+  bobbins: Pick<StationBobbins, 'wind' | 'changes' | 'heads'>;
   needles: Pick<NeedleSheet, 'rows' | 'advice' | 'needles'>;
   /** What a bobbin is wound with, in words. */
   bobbinName: (colour: string) => string;
@@ -28,7 +29,7 @@ export interface StartInput {
  * What to look at before the start, built from the item: file, hoop, pieces, spools, bobbins, needle, trace.
  *
  * @example
- * beforeStart(input).map(({ id }) => id) // ['file', 'hoop', 'pieces', 'spools', 'bobbin', 'needle', 'clear']
+ * beforeStart(input).map(({ id }) => id) // ['file', 'hoop', 'stabiliser', 'pieces', 'spools', 'bobbin', 'needle', 'clear']
  */
 export function beforeStart(input: StartInput): StartCheck[] {
   const { plan, needles } = input;
@@ -39,13 +40,16 @@ export function beforeStart(input: StartInput): StartCheck[] {
     fileCheck(input),
     {
       id: 'hoop',
-      title: `${plan.hoop.name}, field ${formatSize(plan.hoop.field, plan.unit)}`,
+      title: `${input.bobbins.heads > 1 ? `${input.bobbins.heads} × ` : ''}${plan.hoop.name}, field ${formatSize(plan.hoop.field, plan.unit)}${plan.hoop.turned ? ', the design turned a quarter' : ''}`,
       detail: 'The same hoop is set at the machine. Arrows of the ring aligned, everything in it drum-tight.'
     },
+    ...stabiliserCheck(plan),
     ...piecesCheck(plan),
     {
       id: 'spools',
-      title: several ? 'Threads on the needles' : 'Spools laid out in order',
+      title: several
+        ? `Threads on the needles${onEveryHead(input)}`
+        : `Spools laid out in order${onEveryHead(input)}`,
       detail: several
         ? first.length > 0
           ? `Thread ${first.map(({ needle, thread }) => `needle ${needle} ${thread?.name ?? ''}`).join(', ')}.`
@@ -95,25 +99,49 @@ function fileCheck({ plan, item, machine }: StartInput): StartCheck {
   };
 }
 
+const counted = ({ count, name, cut }: CutPiece, unit: LengthUnit): string =>
+  `${count > 1 ? `${count} × ` : ''}${name} ${formatSize(cut, unit)}`;
+
+/** One spool of each colour is not enough where several heads stitch. */
+function onEveryHead({ bobbins }: StartInput): string {
+  return bobbins.heads > 1 ? `, one of each on all ${bobbins.heads} heads` : '';
+}
+
+function stabiliserCheck({ cuts, unit }: Plan): StartCheck[] {
+  const own = cuts.filter(({ material }) => isStabiliserKind(material.kind));
+  const pieces = own.reduce((sum, { count }) => sum + count, 0);
+  if (pieces === 0) return [];
+  return [
+    {
+      id: 'stabiliser',
+      title: `${pieces} ${pieces === 1 ? 'piece' : 'pieces'} of stabiliser`,
+      detail: `${own.map((cut) => counted(cut, unit)).join(' · ')}.`
+    }
+  ];
+}
+
 function piecesCheck({ cuts, unit }: Plan): StartCheck[] {
-  if (cuts.length === 0) return [];
-  const named = cuts.map(({ name, cut }) => `${name} ${formatSize(cut, unit)}`);
+  const own = cuts.filter(({ material, cutFrom }) => !isStabiliserKind(material.kind) && cutFrom === null);
+  const pieces = own.reduce((sum, { count }) => sum + count, 0);
+  if (pieces === 0) return [];
   return [
     {
       id: 'pieces',
-      title: `${cuts.length} ${cuts.length === 1 ? 'piece' : 'pieces'} cut, peeled and in order`,
-      detail: `${named.join(' · ')}.`
+      title: `${pieces} ${pieces === 1 ? 'piece' : 'pieces'} cut, peeled and in order`,
+      detail: `${own.map((cut) => counted(cut, unit)).join(' · ')}.`
     }
   ];
 }
 
 function bobbinCheck({ bobbins, bobbinName, plan }: StartInput): StartCheck {
   const wound = bobbins.wind.map(({ colour, count }) => `${count} in ${bobbinName(colour)}`);
-  const later = bobbins.changes.filter(({ why }) => why !== 'start').length;
+  const { changes, heads } = bobbins;
+  const later =
+    changes > 0 ? ` ${changes} to change on the way${heads > 1 ? `, on each of ${heads} heads` : ''}.` : '';
   return {
     id: 'bobbin',
     title: wound.length > 0 ? `Bobbins wound full: ${wound.join(', ')}` : 'The bobbin in the machine lasts',
-    detail: `${plan.bobbin.name}, ${plan.bobbin.metres} m.${later > 0 ? ` ${later} to change on the way.` : ''}`
+    detail: `${plan.bobbin.name}, ${plan.bobbin.metres} m.${later}`
   };
 }
 

@@ -57,6 +57,10 @@ export interface RunState {
   path: number[];
   /** Seconds booked to the step since it came onto the screen. */
   visit: number;
+  /** A stitch of the step on the screen that is known, and the step’s seconds at that moment. */
+  known: { stitch: number; seconds: number } | null;
+  /** The last stitch that was marked, while its stop is not done. */
+  mark: { stepId: string; stop: number | null; stitch: number } | null;
 }
 
 const OVER: readonly RunState['phase'][] = ['finished', 'stopped-early'];
@@ -94,7 +98,9 @@ export function foldRun(steps: readonly RunStep[], events: readonly RunEvent[]):
     endedAt: null,
     lastSeq: 0,
     path: [],
-    visit: 0
+    visit: 0,
+    known: null,
+    mark: null
   };
   for (const event of events) apply(state, steps, event);
   return state;
@@ -135,6 +141,7 @@ function apply(state: RunState, steps: readonly RunStep[], event: RunEvent): voi
     case 'sorted':
       bookTime(state, event.at);
       closeFault(state, event.stitch);
+      know(state, event.stitch, event.at);
       return;
     case 'thread-broke':
     case 'bobbin-out':
@@ -142,6 +149,11 @@ function apply(state: RunState, steps: readonly RunStep[], event: RunEvent): voi
       state.incidents.push(event);
       return;
     case 'mark-stitch':
+      state.incidents.push(event);
+      know(state, event.stitch, event.at);
+      if (event.stitch !== null && event.stepId !== null)
+        state.mark = { stepId: event.stepId, stop: event.stop, stitch: event.stitch };
+      return;
     case 'note':
       state.incidents.push(event);
       return;
@@ -150,7 +162,10 @@ function apply(state: RunState, steps: readonly RunStep[], event: RunEvent): voi
       if (state.phase === 'running') bookTime(state, event.at);
       state.clockFrom = null;
       state.phase = event.type === 'pause' ? 'paused' : 'set-aside';
-      if (event.type === 'bookmark') state.bookmark = bookmarkOf(event);
+      if (event.type === 'bookmark') {
+        state.bookmark = bookmarkOf(event);
+        know(state, event.stitch, event.at);
+      }
       return;
     case 'resume':
       resumeClock(state, event.at);
@@ -187,8 +202,12 @@ function move(state: RunState, steps: readonly RunStep[], event: RunEvent): void
   if (event.type === 'again') state.incidents.push({ ...event, stepId: steps[target]?.id ?? null });
   state.skipped = state.skipped.filter((at) => at !== target);
   if (target < steps.length) state.done[target] = false;
+  if (event.type === 'done' && state.mark?.stepId === steps[from]?.id) state.mark = null;
   state.at = target;
   state.visit = 0;
+  state.known = null;
+  // Whoever comes back to a marked stop goes on at the mark.
+  if (state.mark && state.mark.stepId === steps[target]?.id) know(state, state.mark.stitch, event.at);
 }
 
 /** Where an event moves the screen to; null where it cannot. */
@@ -235,6 +254,11 @@ function record({ stepId, stop, stitch, at, from }: RunEvent, fault: Fault): Fau
 
 function bookmarkOf({ stepId, stop, stitch, at, text }: RunEvent): Bookmark {
   return { stepId: stepId ?? '', stop, stitch, at, text };
+}
+
+/** A stitch of the step on the screen is known from here on. */
+function know(state: RunState, stitch: number | null, at: number): void {
+  if (stitch !== null) state.known = { stitch, seconds: stepSeconds(state, at) };
 }
 
 /** The open fault is sorted, at a stitch where one was told. */

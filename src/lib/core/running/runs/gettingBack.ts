@@ -3,6 +3,7 @@ import type { Plan } from '$lib/core/documents/plan';
 import type { Machine } from '$lib/core/documents/shop';
 import type { Bookmark } from './fold';
 import { BACK_UP } from './recovery';
+import { stitchesBefore } from './typedStitch';
 
 /**
  * How to get back to where a half-stitched hooping was left, in order.
@@ -16,7 +17,7 @@ import { BACK_UP } from './recovery';
 export function gettingBack(
   plan: Plan,
   item: Item | undefined,
-  { stepId, stop, stitch }: Bookmark,
+  { stepId, stop, stitch }: Pick<Bookmark, 'stepId' | 'stop' | 'stitch'>,
   machine: Pick<Machine, 'counts'> | undefined
 ): string[] {
   const at = plan.steps.findIndex(({ id }) => id === stepId);
@@ -36,9 +37,7 @@ export function gettingBack(
   const number = stop ?? step.stop?.machineNumber ?? null;
   if (number !== null && step.stop) {
     const from = Math.max(0, (stitch ?? 0) - BACK_UP);
-    const before = plan.steps
-      .slice(0, at)
-      .reduce((sum, other) => sum + (other.stop && !isAgain(other.stop.pass) ? other.stop.stitches : 0), 0);
+    const before = stitchesBefore(plan, at);
     said.push(
       stitch === null
         ? `Go to stop ${number}; find the stitch where it ended by eye.`
@@ -52,5 +51,3 @@ export function gettingBack(
   }
   return said.length > 0 ? said : [`Go on with step ${step.number}, ${step.title.toLowerCase()}.`];
 }
-
-const isAgain = (pass: number): boolean => pass > 1;

@@ -1,4 +1,5 @@
-export { CALL_AT_S, lookAhead, mustCatch, timesFrom, toPrepare } from './ahead';
+export { readStitch, type TypedStitch } from './typedStitch';
+export { CALL_AT_S, type KnownStitch, lookAhead, mustCatch, timesFrom, toPrepare } from './ahead';
 export { beforeStart, type StartCheck } from './beforeStart';
 export { type ComparedStep, compareRun } from './compare';
 export { faultSeconds, foldRun, type RunState, stepSeconds } from './fold';

@@ -268,7 +268,7 @@
       {/if}
       <IdleCloths entries={idle} unit={mat.shop.unit} ondropped={(key, clothId) => move(key, clothId, 1)} />
       <StabiliserTrade demands={input.demands} plan={planned} shop={mat.shop} {entries} />
-      <DieNotes {wants} />
+      <DieNotes {wants} dieLayers={mat.shop.dieLayers} />
       <p class="border-t border-rule py-3 text-soft">
         Cut away from yourself, on a mat, and cap the blade each time you put it down.
       </p>

@@ -1,18 +1,24 @@
 <script lang="ts">
   import { findLine } from '$lib/core/documents/item';
-  import { DIE_LAYERS, diePasses, isMirrored, isSymmetrical, type Want } from '$lib/core/preparing/cutting';
+  import {
+    DIE_LAYERS,
+    diePasses,
+    isFused,
+    isMirrored,
+    isSymmetrical,
+    type Want
+  } from '$lib/core/preparing/cutting';
 
   /** Shapes cut to their line: how many passes through a die, and which way up. */
-  let { wants }: { wants: readonly Want[] } = $props();
+  let { wants, dieLayers }: { wants: readonly Want[]; dieLayers: number | undefined } = $props();
+  const layers = $derived(dieLayers ?? DIE_LAYERS);
 
   const shapes = $derived(
     wants.flatMap(({ item, plan, copies }) =>
       item.pieces.flatMap((piece) => {
         const line = piece.covers === null ? undefined : findLine(item, piece.covers);
         if (piece.shape !== 'pre-cut' || !line || piece.from !== undefined) return [];
-        const fused = item.steps.some(
-          (step) => step.kind === 'hand' && step.op.do === 'fuse' && step.op.pieceId === piece.id
-        );
+        const fused = isFused(item, piece.id);
         const wrongSideUp = piece.template?.wrongSideUp ?? fused;
         return [
           {
@@ -22,7 +28,7 @@
             fused,
             wrongSideUp,
             mirrored: isMirrored({ wrongSideUp, symmetrical: isSymmetrical(line.path) }),
-            work: diePasses({ count: piece.plies * copies, fused })
+            work: diePasses({ count: piece.plies * copies, fused, layers })
           }
         ];
       })
@@ -40,7 +46,7 @@
           {count === 1 ? 'shape' : 'shapes'}, {work.passes}
           {work.passes === 1 ? 'pass' : 'passes'} of {work.layers} layers{work.passes > 1
             ? `, the last of ${work.last}`
-            : ''}. {fused ? `Fusible counts half a layer, so ${work.layers} of ${DIE_LAYERS}.` : ''}
+            : ''}. {fused ? `Fusible counts half a layer, so ${work.layers} of ${layers}.` : ''}
           {#if wrongSideUp}Lay the cloth wrong side up, {mirrored
               ? 'and turn the die over: the shape must come out mirrored.'
               : 'the shape is the same both ways.'}{/if}

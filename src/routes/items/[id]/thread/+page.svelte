@@ -56,7 +56,7 @@
     (found?.stash ?? []).filter((entry): entry is ThreadEntry => entry.what === 'thread')
   );
   const needs = $derived(
-    made && setup ? threadNeeds(made.plan, setup.copies, made.bobbins, found?.stash ?? []) : []
+    made && setup ? threadNeeds(made.plan, setup.copies, made.bobbins, found?.stash ?? [], made.heads) : []
   );
   const machine = $derived(found?.shop.machines.find(({ id }) => id === made?.plan.machine.id));
   const hours = $derived(machine && found ? needleHours(found.runs, machine) : []);
@@ -209,6 +209,8 @@
       <Tabs.Content value="bobbins" class="pt-4">
         <BobbinPanel
           bobbins={made.bobbins}
+          wind={made.wind}
+          heads={made.heads}
           plan={made.plan}
           kinds={found.shop.bobbins}
           usual={setup.bobbin}

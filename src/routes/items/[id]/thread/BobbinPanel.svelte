@@ -7,6 +7,7 @@
     type ItemBobbins,
     type PlannedBobbin,
     type StitchPlace,
+    type ToWind,
     USUAL
   } from '$lib/core/preparing/threads';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -16,6 +17,9 @@
   /** Which bobbin goes on when, what to wind before, and what is known of the one in the machine. */
   interface Props {
     bobbins: ItemBobbins;
+    /** To wind for all copies on all heads. */
+    wind: readonly ToWind[];
+    heads: number;
     plan: Plan;
     kinds: readonly BobbinKind[];
     usual: string;
@@ -26,7 +30,8 @@
     onon: (on: BobbinOn | undefined) => void;
     onput: () => void;
   }
-  let { bobbins, plan, kinds, usual, on, colourOf, onkind, onmetres, onon, onput }: Props = $props();
+  let { bobbins, wind, heads, plan, kinds, usual, on, colourOf, onkind, onmetres, onon, onput }: Props =
+    $props();
 
   const name = (colour: string): string => bobbinColourName(colour, plan, usual);
   const kind = $derived(plan.bobbin);
@@ -73,10 +78,12 @@
 <div class="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-8 max-[900px]:grid-cols-1">
   <div>
     <h3 class="text-lg">
-      Wind before you start{bobbins.copies > 1 ? `, for ${bobbins.copies} copies` : ''}
+      Wind before you start{bobbins.copies > 1 ? `, for ${bobbins.copies} copies` : ''}{heads > 1
+        ? ` on each of ${heads} heads`
+        : ''}
     </h3>
     <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-lg">
-      {#each bobbins.wind as { colour, count } (colour)}
+      {#each wind as { colour, count } (colour)}
         <li class="flex items-center gap-2">
           <Disc3 size={20} aria-hidden="true" /><span class="head text-2xl">{count}</span> × {name(colour)}
           <Swatch colour={colourOf(colour)} />
