@@ -1,5 +1,5 @@
 /** The items of the demo stall, as someone who keeps the stall would have set them up. */
-import { editStep, type Item, removeStep } from '$lib/core/documents/item';
+import { editStep, editStop, type Item, removeStep } from '$lib/core/documents/item';
 
 export interface Wish {
   id: string;
@@ -25,6 +25,7 @@ export const wishes: Wish[] = [
     answers: {},
     machineId: 'left',
     hoopId: 'hoop-100',
+    change: tackedAsOutlined,
     chart: `No  Part        Colour   Stitches   Thread
  1  placement   grey          120   0.60 m
  2  tack-down   black         120   0.60 m
@@ -193,6 +194,14 @@ export const wishes: Wish[] = [
     change: spoiled
   }
 ];
+
+/** The tack-down shows under the open outline, so it is stitched in the outline’s thread and not as charted. */
+function tackedAsOutlined(item: Item): Item {
+  const stops = item.files.flatMap((file) => file.stops);
+  const outline = stops.find(({ expects }) => expects === 'outline');
+  const tack = stops.find(({ expects }) => expects === 'tack-down');
+  return tack && outline ? editStop(item, tack.id, { threadId: outline.threadId }) : item;
+}
 
 /** A pouch as it goes wrong: zip closed, back the wrong way up, lining loose, a metal zip, an opening too small. */
 function spoiled(item: Item): Item {

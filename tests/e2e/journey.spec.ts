@@ -61,6 +61,9 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
   // The sheet.
   await expect(page.getByRole('heading', { name: 'Badger luggage tab' })).toBeVisible();
   const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
+  // A charted colour that will be seen is kept, and where it shares a line with another the sheet asks.
+  await expect(steps).toHaveCount(31);
+  await page.getByRole('button', { name: 'Use white' }).click();
   await expect(steps).toHaveCount(29);
   await expect(steps.nth(6)).toContainText('charted black, use white');
   await expect(page.locator('dl').first()).toHaveText(/hands\s*18 min\s*needle\s*8 min\s*waiting\s*0/);

@@ -92,16 +92,16 @@ test('a stop skipped and come back to, a hooping set aside, and another stop in 
   await loadDemo(page);
   await page.goto('/items/stove-topper');
   await stitchIt(page);
-  for (let step = 1; step < 5; step++) {
+  for (let step = 1; step < 6; step++) {
     await expect(page.getByText(`step ${step} of`)).toBeVisible();
     await page.keyboard.press('PageDown');
   }
-  await expect(page.getByText('step 5 of')).toBeVisible();
+  await expect(page.getByText('step 6 of')).toBeVisible();
   await page.keyboard.press('s');
-  await expect(page.getByText(/step 6 of \d+ · 1 waiting/)).toBeVisible();
+  await expect(page.getByText(/step 7 of \d+ · 1 waiting/)).toBeVisible();
   await page.keyboard.press('k');
   await page.getByRole('listitem').filter({ hasText: 'Go there' }).first().getByRole('button').click();
-  await expect(page.getByText('step 5 of')).toBeVisible();
+  await expect(page.getByText('step 6 of')).toBeVisible();
   await expect(page.getByText('waiting', { exact: true })).toHaveCount(0);
 
   await page.keyboard.press('a');
@@ -114,7 +114,7 @@ test('a stop skipped and come back to, a hooping set aside, and another stop in 
   await expectAccessible(page);
   await page.keyboard.press('PageDown');
   await expect(page.getByRole('heading', { name: 'Getting back to it' })).toBeHidden();
-  await expect(page.getByText('step 5 of')).toBeVisible();
+  await expect(page.getByText('step 6 of')).toBeVisible();
   await page.keyboard.press('f');
   await page.getByRole('button', { name: /Wrong hoop/ }).click();
   await expect(page.getByText(/a needle that hits it breaks/)).toBeVisible();

@@ -10,8 +10,8 @@ test('a topper stitched in an order that saves a change, with its bobbins on the
   // What is on at a step, and what may be stitched with it.
   await page.getByRole('slider', { name: 'As the sheet stands' }).focus();
   await page.keyboard.press('Home');
-  for (let step = 0; step < 5; step++) await page.keyboard.press('ArrowRight');
-  await expect(page.getByText(/With Navy on after step 6, you may stitch now/)).toBeVisible();
+  for (let step = 0; step < 6; step++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/With Navy on after step 7, you may stitch now/)).toBeVisible();
 
   await page.getByRole('button', { name: 'Stitch it in this order' }).click();
   await expect(page.getByText('2 threads put on, no jump: no order saves any of it.')).toBeVisible();

@@ -96,7 +96,8 @@ test('an iron-on patch without a chart, on another machine and hoop', async ({ p
   await page.getByLabel('Machine').selectOption('right');
   await expect(page.getByText('outside the stitch field')).toHaveCount(0);
   await expect(steps(page).filter({ hasText: /Thread (Ink|Lamp)/ })).toHaveCount(0);
-  await expect(steps(page).filter({ hasText: 'count estimated' })).toHaveCount(1);
+  await expect(steps(page).filter({ hasText: 'count estimated' })).toHaveCount(2);
+  await expect(page.getByText(/Nobody has charted these 2 stops: about [\d,]+ stitches/)).toBeVisible();
   const texts = await steps(page).allInnerTexts();
   const at = (words: string): number => texts.findIndex((text) => text.includes(words));
   expect(at('Iron ADHESIVE to the back')).toBeGreaterThan(at('Cut roughly'));
@@ -115,11 +116,11 @@ test('a chart that lacks a stop: the sheet warns, shows where, and the hand step
   await page.getByRole('button', { name: 'Match the chart' }).click();
   // One row for two stops with a hand step between: the machine goes back to it.
   await page.getByRole('button', { name: /Row 1 is: Placement line/ }).click();
-  await page.getByRole('menuitemcheckbox', { name: 'Tack-down' }).click();
+  await page.getByRole('menuitemcheckbox', { name: 'Tack-down', exact: true }).click();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: /Row 1 is: Placement line \+ Tack-down/ })).toBeVisible();
   await page.getByRole('button', { name: /Row 1 is/ }).click();
-  await page.getByRole('menuitemcheckbox', { name: 'Tack-down' }).click();
+  await page.getByRole('menuitemcheckbox', { name: 'Tack-down', exact: true }).click();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Make the sheet' }).click();
 
@@ -191,6 +192,9 @@ test('what is on the machine stands on the bench, and goes on from there', async
   await page.keyboard.press('Space');
   await expect(page.getByText('step 2 of 18')).toBeVisible();
   await page.getByRole('button', { name: 'Leave it here' }).click();
+  // Hand work does not go on by itself: it is paused or set aside.
+  await expect(page.getByRole('button', { name: /The machine runs on/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /It is paused/ }).click();
   await expect(page.getByText('step 2 of 18: Hoop STABILISER and GROUND')).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Go on' }).click();

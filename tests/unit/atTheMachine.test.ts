@@ -181,7 +181,6 @@ describe('before the start', () => {
     expect(checks.map(({ id }) => id)).to.deep.equal([
       'file',
       'hoop',
-      'stabiliser',
       'pieces',
       'spools',
       'bobbin',
@@ -189,10 +188,10 @@ describe('before the start', () => {
       'clear'
     ]);
     expect(checks[0]?.detail).to.include('files that end in .abc');
-    expect(checks[2]?.detail).to.equal('STABILISER 190 × 190 mm.');
-    expect(checks[3]?.title).to.equal('2 pieces cut, peeled and in order');
+    expect(checks[2]?.title).to.equal('1 of stabiliser, 2 pieces cut and peeled, in order');
+    expect(checks[2]?.detail).to.match(/^STABILISER 190 × 190 mm · FRONT /);
     expect(spoolsInOrder(plan).map(({ name }) => name)).to.deep.equal(['White', 'Pink', 'Black', 'White']);
-    expect(checks[5]?.title).to.equal('Bobbins wound full: 1 in white');
+    expect(checks[4]?.title).to.equal('Bobbins wound full: 1 in white');
   });
   it('asks for programmed halts on a machine that runs on, and says which file is the wrong one', () => {
     const named = { ...tab, files: tab.files.map((file) => ({ ...file, name: 'badger.xyz' })) };

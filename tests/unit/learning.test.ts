@@ -30,7 +30,7 @@ const layOf = (seen: HandSeen[]): number =>
 
 describe('learning from the log', () => {
   it('keeps the craft’s default where nothing is logged', () => {
-    expect(learn([], [])).to.deep.equal({ people: {}, machines: {}, runIds: [] });
+    expect(learn([], [])).to.deep.equal({ people: {}, machines: {}, runIds: [], counts: [] });
     expect(handsEstimate([[{ key: 'lay', seconds: 30 }]], undefined)).to.deep.equal(
       fromDefaults('hands', 30)
     );

@@ -105,7 +105,7 @@ describe('plan', () => {
     const setup = { ...defaultSetup(wide, shop), hoopId: 'hoop-100', machineId: 'sold' };
     expect(
       plan(wide, setup, shop).warnings.map(({ code, text }) => `${code}: ${text.slice(0, 11)}`)
-    ).to.deep.equal(['setup/gone: The machine']);
+    ).to.deep.equal(['setup/gone: The machine', 'chart/guessed: Nobody has ']);
   });
   it('counts fray fluid as waiting, not as hands', () => {
     const patch = makeItem('patch', { ground: { kind: 'woven', name: 'Cotton', colour: '#31405c' } });

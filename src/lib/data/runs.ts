@@ -98,8 +98,10 @@ export async function keepBobbin(runId: string, kind: BobbinKind, on: BobbinOn |
   const head = await getRun(runId);
   if (!head) return;
   const asked = <T extends { bobbinOn?: BobbinOn | undefined }>(known: T): T => {
-    const { bobbinOn: _before, ...rest } = known;
-    return { ...rest, ...(on && { bobbinOn: on }) } as T;
+    const own = { ...known };
+    if (on) own.bobbinOn = on;
+    else delete own.bobbinOn;
+    return own;
   };
   const setup = { ...asked(head.setup), bobbinKind: kind.id };
   await db.runs.put({ ...head, setup, plan: { ...asked(head.plan), bobbin: kind } });

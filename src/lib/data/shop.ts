@@ -1,5 +1,5 @@
 import type { RunHead } from '$lib/core/documents/run';
-import { defaultShop, type Shop } from '$lib/core/documents/shop';
+import { defaultShop, Learned, type Shop } from '$lib/core/documents/shop';
 import { db } from './db';
 import { SHOP_ID } from './edits';
 import { readOne } from './rows';
@@ -14,9 +14,9 @@ export const RECENT = 60;
 export async function getShop(): Promise<Shop> {
   const [row, learned] = await Promise.all([db.shops.get(SHOP_ID), db.computed.get('learned')]);
   const shop = readOne('shop', row) ?? defaultShop(SHOP_ID);
-  return learned?.key === 'learned' && learned.value.runIds.length > 0
-    ? { ...shop, learned: learned.value }
-    : shop;
+  // One that an older program computed is computed anew by the worker.
+  const known = learned?.key === 'learned' ? Learned.safeParse(learned.value).data : undefined;
+  return known && known.runIds.length + known.counts.length > 0 ? { ...shop, learned: known } : shop;
 }
 
 /** Whether a run is over and the maker learns from it. */

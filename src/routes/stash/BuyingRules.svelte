@@ -136,7 +136,7 @@
               ><button
                 type="button"
                 class="button button-quiet"
-                aria-label="Take {offer.name} off the list"
+                aria-label="No longer sold: {offer.name}"
                 disabled={offers.length === 1}
                 onclick={() => setOffers((now) => now.filter(({ id }) => id !== offer.id))}
                 ><X size={18} aria-hidden="true" /></button

@@ -46,7 +46,6 @@ export const DEMO_STAGES: Record<string, StageSteps[]> = {
         'join-seam',
         'untape',
         'flip',
-        'press',
         'quilting',
         'insert-run',
         'closure-mark',
@@ -66,14 +65,17 @@ export const DEMO_STAGES: Record<string, StageSteps[]> = {
       load: ['hoop'],
       machine: [
         'hoop-on',
+        'load-file',
         'placement',
         'frame-forward',
         'lay',
+        'frame-back',
         'decoration',
         'satin-edge',
         'placement',
         'frame-forward',
         'lay',
+        'frame-back',
         'decoration',
         'satin-edge',
         'hoop-off'
@@ -135,11 +137,13 @@ export const DEMO_STAGES: Record<string, StageSteps[]> = {
   ],
   'lantern-apron': [
     {
-      load: ['hoop'],
+      load: ['back-cloth', 'hoop'],
       machine: [
         'hoop-on',
         'placement',
+        'hoop-off',
         'lay',
+        'hoop-on',
         'applique-edge',
         'placement',
         'lay',

@@ -46,7 +46,7 @@ export const LONG_STAGES: Record<string, StageSteps[]> = {
   ],
   'stove-topper': [
     {
-      load: ['hoop'],
+      load: ['back-cloth', 'hoop'],
       machine: [
         'hoop-on',
         'placement',
@@ -112,13 +112,11 @@ export const LONG_STAGES: Record<string, StageSteps[]> = {
         'join-seam',
         'untape',
         'flip',
-        'press',
         'topstitch',
         'lay',
         'join-seam',
         'untape',
         'flip',
-        'press',
         'topstitch',
         'tack-down',
         'trim',
@@ -126,7 +124,6 @@ export const LONG_STAGES: Record<string, StageSteps[]> = {
         'join-seam',
         'untape',
         'flip',
-        'press',
         'tape',
         'basting',
         'quilting',

@@ -36,6 +36,7 @@
   const given = $derived(answers[kind] ?? construction?.defaults ?? {});
   const made = $derived(construction?.patternOf(given));
   let name = $state('');
+  let house = $state('');
   let machineId = $state('');
   let hoopId = $state('');
   const size = $derived(made?.ok ? made.pattern.variant.size : undefined);
@@ -84,6 +85,7 @@
       id,
       name: name.trim() || 'New item',
       now,
+      ...(house.trim() && { house: house.trim() }),
       construction: kind,
       params: made.params,
       ...(hasChart && {
@@ -178,6 +180,7 @@
       {shop}
       bind:kind
       bind:name
+      bind:house
       {given}
       {made}
       {hasChart}

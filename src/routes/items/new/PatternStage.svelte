@@ -13,6 +13,8 @@
     shop: Shop;
     kind: string;
     name: string;
+    /** Whose design it is. */
+    house: string;
     given: Record<string, unknown>;
     made: ReturnType<AnyConstruction['patternOf']> | undefined;
     hasChart: boolean;
@@ -33,6 +35,7 @@
     shop,
     kind = $bindable(),
     name = $bindable(),
+    house = $bindable(),
     given,
     made,
     hasChart,
@@ -131,6 +134,17 @@
       <div class="flex flex-col gap-1">
         <label class="label" for="item-name">Name of the item</label>
         <input id="item-name" class="field w-72" required maxlength="120" bind:value={name} />
+      </div>
+      <div class="flex flex-col gap-1">
+        <label class="label" for="item-house">Design by</label>
+        <input
+          id="item-house"
+          class="field w-48"
+          maxlength="80"
+          placeholder="need not be said"
+          title="Charted items of one house tell how many stitches its others take"
+          bind:value={house}
+        />
       </div>
       <div class="flex flex-col gap-1">
         <label class="label" for="machine">Machine</label>

@@ -4,7 +4,7 @@
   import { comparedName } from '$lib/core/documents/item';
   import type { Order } from '$lib/core/documents/order';
   import type { BatchPlan } from '$lib/core/ordering/day';
-  import { orderCutInput, orderThreads, orderWants } from '$lib/core/ordering/quote';
+  import { endWords, orderCutInput, orderHoops, orderThreads, orderWants } from '$lib/core/ordering/quote';
   import { shoppingList } from '$lib/core/preparing/cutting';
   import { listStash, live, type OrderTable } from '$lib/data';
   import { shoppingCsv, threadsCsv } from '$lib/files';
@@ -31,39 +31,13 @@
   const spools = $derived(new Map(made.threads.map((row) => [comparedName(row.name), row.spools])));
   const rows = $derived(stash.value ? shoppingList(wants, cutting.plans, stash.value, unit, spools) : []);
   /** Hoops by size: how many hoopings, and how many are wanted at the same time on the heads of one machine. */
-  const hoops = $derived.by(() => {
-    const found = new Map<string, { hoopings: number; atOnce: number }>();
-    for (const { hoopId, heads } of plan.hoopings) {
-      const before = found.get(hoopId) ?? { hoopings: 0, atOnce: 0 };
-      found.set(hoopId, {
-        hoopings: before.hoopings + 1,
-        atOnce: Math.max(before.atOnce, heads.length)
-      });
-    }
-    return [...found].map(([id, counts]) => ({
-      id,
-      name: table.input.shop.hoops.find((hoop) => hoop.id === id)?.name ?? id,
-      ...counts
-    }));
-  });
+  const hoops = $derived(orderHoops(plan, table.input.shop));
   const strips = $derived(
     cutting.plans.reduce(
       (sum, { cloths }) => sum + cloths.reduce((all, each) => all + each.strips.length, 0),
       0
     )
   );
-
-  /** Where spools run out, stop by stop, the heads of one place together. */
-  function endsOf({ ends }: (typeof made.threads)[number]): string[] {
-    const places = new Map<string, number[]>();
-    for (const { station, itemName, head, copy, stop } of ends) {
-      const place = `runs out on ${station} in stop ${stop} of copy ${copy}, ${itemName}`;
-      places.set(place, [...(places.get(place) ?? []), head]);
-    }
-    return [...places]
-      .slice(0, 4)
-      .map(([place, heads]) => (heads.length > 1 ? `${place}, on heads ${heads.join(', ')}` : place));
-  }
 
   async function jobSheet(): Promise<void> {
     await savePdf(
@@ -158,7 +132,7 @@
                 {row.spools === 1 ? 'spool' : 'spools'}{row.atOnce > 1
                   ? `, ${row.atOnce} on machines or heads at once`
                   : ''}</span
-              >{#each endsOf(row) as words (words)}<span class="block text-soft">{words}</span>{/each}</span
+              >{#each endWords(row) as words (words)}<span class="block text-soft">{words}</span>{/each}</span
             >
             <span class="text-right">
               {formatThread(row.upper + row.bobbin)}

@@ -1,8 +1,5 @@
 <script lang="ts" module>
-  import type { RunEventType } from '$lib/core/documents/run';
-
-  /** What the screen asks about before it is stored. */
-  export type Ask = Extract<RunEventType, 'mark-stitch' | 'note' | 'bookmark'>;
+  import type { Ask } from './keys';
 
   const WORDS: Record<Ask, { title: string; help: string; label: string; keep: string }> = {
     'mark-stitch': {

@@ -36,10 +36,11 @@
     onbobbin(own, { threadId, metres: Math.round(own.metres * share * 10) / 10 });
 </script>
 
-<fieldset class="flex flex-wrap items-end gap-x-4 gap-y-2 py-2 pl-2">
-  <legend class="label">In the machine now</legend>
+<fieldset class="asked">
+  <legend class="sr-only">In the machine now</legend>
+  <span class="text-soft">in it now</span>
   <select
-    class="field min-h-12 text-lg"
+    class="field min-w-0"
     aria-label="Which bobbins"
     value={kind.id}
     onchange={(event) => {
@@ -50,7 +51,7 @@
     {#each kinds as { id, name, metres } (id)}<option value={id}>{name}, {metres} m</option>{/each}
   </select>
   <select
-    class="field min-h-12 text-lg"
+    class="field min-w-0"
     aria-label="Wound with"
     value={on ? `on ${on.threadId}` : 'none'}
     onchange={(event) => {
@@ -65,7 +66,7 @@
   </select>
   {#if on}
     <select
-      class="field min-h-12 text-lg"
+      class="field min-w-0"
       aria-label="How full"
       value={fill}
       onchange={(event) => wound(on.threadId, Number(event.currentTarget.value))}
@@ -74,3 +75,13 @@
     </select>
   {/if}
 </fieldset>
+
+<style>
+  .asked {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr);
+    gap: 0.5rem;
+    align-items: center;
+    padding: 0.35rem 0 0.35rem 0.25rem;
+  }
+</style>

@@ -9,6 +9,8 @@
   interface Props {
     open: boolean;
     canSkip: boolean;
+    /** The needle runs, so there is a stitch to mark. */
+    canMark: boolean;
     /** Steps that wait to be come back to. */
     waiting: readonly PlanStep[];
     now: NowPossible | null;
@@ -28,6 +30,7 @@
   let {
     open,
     canSkip,
+    canMark,
     waiting,
     now,
     spoken,
@@ -52,7 +55,7 @@
 <DialogFrame {open} title="More" wide {onclose}>
   <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-8 max-[900px]:grid-cols-1">
     <div class="grid grid-cols-2 content-start gap-3">
-      {#each [['Skip it, come back later', 'S', canSkip, onskip], ['Mark the stitch', 'M', true, onmark], ['Note', 'N', true, onnote], ['Set the hooping aside', 'A', true, onaside]] as const as [words, key, enabled, press] (key)}
+      {#each [['Skip it, come back later', 'S', canSkip, onskip], ['Mark the stitch', 'M', canMark, onmark], ['Note', 'N', true, onnote], ['Set the hooping aside', 'A', true, onaside]] as const as [words, key, enabled, press] (key)}
         <button
           type="button"
           class="button min-h-16 flex-col text-lg leading-tight whitespace-normal"

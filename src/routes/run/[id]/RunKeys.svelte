@@ -1,14 +1,6 @@
 <script lang="ts" module>
   /** One thing the screen can be told: a big target and a key a pedal or a finger reaches blind. */
-  export interface RunKey {
-    label: string;
-    /** What stands under the label. */
-    hint: string;
-    /** Values of `KeyboardEvent.key`, small letters. */
-    keys: string[];
-    enabled: boolean;
-    press: () => void;
-  }
+  import type { RunKey } from './keys';
 </script>
 
 <script lang="ts">

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { formatClock } from '$lib/core/base/units';
   import type { Fault, RunHead } from '$lib/core/documents/run';
   import type { BobbinKind, BobbinOn, Machine } from '$lib/core/documents/shop';
   import {
@@ -20,19 +19,17 @@
   import type { EventDraft } from '$lib/data';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
-  import AskDialog, { type Ask } from './AskDialog.svelte';
-  import BobbinNow from './BobbinNow.svelte';
+  import AskDialog from './AskDialog.svelte';
   import { callHands, callOut } from './callOuts';
   import FaultDialog from './FaultDialog.svelte';
-  import Guided from './Guided.svelte';
   import LeaveDialog from './LeaveDialog.svelte';
+  import RunBody from './RunBody.svelte';
+  import RunHeader from './RunHeader.svelte';
   import MoreDialog from './MoreDialog.svelte';
   import { mainKeyWords } from './words';
-  import RunKeys, { type RunKey } from './RunKeys.svelte';
-  import StartChecks from './StartChecks.svelte';
+  import RunKeys from './RunKeys.svelte';
+  import { type Ask, keysOf } from './keys';
   import { keepAwake } from './keepAwake';
-  import StepFacts from './StepFacts.svelte';
-  import StepNow from './StepNow.svelte';
 
   interface Props {
     head: RunHead;
@@ -122,15 +119,14 @@
   );
   const back = $derived(run.bookmark && gettingBack(plan, shown, run.bookmark, machine));
   const marked = $derived(run.mark && plan.steps.find(({ id }) => id === run.mark?.stepId));
-  const markWords = $derived(
-    run.mark
-      ? `marked: ${run.mark.stop === null ? '' : `stop ${run.mark.stop}, `}stitch ${run.mark.stitch.toLocaleString('en')}`
-      : ''
-  );
   /** While it stands still at a marked stitch, the way back to it is said. */
   const backToMark = $derived(
     run.phase === 'paused' && run.mark && run.mark.stepId === step?.id
-      ? gettingBack(plan, shown, run.mark, machine)
+      ? {
+          label: 'Paused',
+          title: 'Back to the marked stitch',
+          steps: gettingBack(plan, shown, run.mark, machine)
+        }
       : null
   );
   const possible = $derived(more && shown ? mayStitchAt(shown, plan, trace, run, anyHidden) : null);
@@ -173,50 +169,35 @@
   const going = $derived(run.phase === 'running' && step !== undefined && !run.fault);
   const stitchedBefore = $derived(plan.steps.slice(0, run.at + 1).some(({ kind }) => kind === 'stop'));
   const canSkip = $derived(going && run.done.filter((isDone) => !isDone).length > 1);
-  const mainWords = $derived(mainKeyWords(run, step !== undefined));
-  const keys = $derived<RunKey[]>([
-    {
-      label: mainWords,
-      hint: 'Space or pedal',
-      keys: [' ', 'PageDown'],
-      enabled: !over && (!run.fault || stitch !== undefined),
-      press: done
-    },
-    {
-      label: 'Back',
-      hint: 'Page up',
-      keys: ['PageUp'],
-      enabled: !over && !run.fault && !run.bookmark && run.path.length > 0,
-      press: () => onevent({ type: 'back', ...at })
-    },
-    {
-      label: isHeld ? 'Go on' : 'Pause',
-      hint: 'P',
-      keys: ['p'],
-      enabled: !over && !before && step !== undefined,
-      press: () => onevent({ type: isHeld ? 'resume' : 'pause', ...at })
-    },
-    { label: 'Thread broke', hint: 'B', keys: ['b'], enabled: going, press: () => fault('thread-broke') },
-    { label: 'Bobbin out', hint: 'O', keys: ['o'], enabled: going, press: () => fault('bobbin-out') },
-    { label: 'Other fault', hint: 'F', keys: ['f'], enabled: going, press: () => (choosing = true) },
-    {
-      label: 'Run again',
-      hint: 'R',
-      keys: ['r'],
-      enabled: going && stitchedBefore,
-      press: () => onevent({ type: 'again', ...at })
-    },
-    { label: 'More', hint: 'K', keys: ['k'], enabled: !over, press: () => (more = true) }
-  ]);
-  /** What is under “More”, for those who know its key. */
-  const quiet = $derived<RunKey[]>(
-    [
-      { label: 'Skip', hint: 'S', keys: ['s'], enabled: canSkip, press: skip },
-      { label: 'Mark', hint: 'M', keys: ['m'], enabled: going, press: () => askFor('mark-stitch') },
-      { label: 'Note', hint: 'N', keys: ['n'], enabled: going, press: () => askFor('note') },
-      { label: 'Aside', hint: 'A', keys: ['a'], enabled: going, press: () => askFor('bookmark') },
-      { label: 'Side', hint: 'V', keys: ['v'], enabled: true, press: () => (fromSide = !fromSide) }
-    ].map((key) => ({ ...key, enabled: key.enabled && !before }))
+  const canMark = $derived(going && step?.kind === 'stop');
+  const keyed = $derived(
+    keysOf(
+      {
+        mainWords: mainKeyWords(run, step !== undefined),
+        canGoOn: !over && (!run.fault || stitch !== undefined),
+        canGoBack: !over && !run.fault && !run.bookmark && run.path.length > 0,
+        canPause: !over && !before && step !== undefined,
+        canAskMore: !over,
+        isHeld,
+        going,
+        started: !before,
+        stitchedBefore,
+        canSkip,
+        canMark
+      },
+      {
+        done,
+        back: () => onevent({ type: 'back', ...at }),
+        pause: () => onevent({ type: isHeld ? 'resume' : 'pause', ...at }),
+        fault,
+        otherFault: () => (choosing = true),
+        again: () => onevent({ type: 'again', ...at }),
+        more: () => (more = true),
+        skip,
+        askFor,
+        side: () => (fromSide = !fromSide)
+      }
+    )
   );
 
   // Called out: each step as it comes, and hands shortly before they are needed.
@@ -229,28 +210,13 @@
 </script>
 
 <main class="screen">
-  <header class="flex flex-wrap items-baseline justify-between gap-x-6 text-lg">
-    <h1 class="text-xl">{head.itemName}</h1>
-    {#if followed}<p class="text-needle">{followed}</p>{/if}
-    <p class="text-soft">
-      {before
-        ? 'before the start'
-        : step
-          ? `step ${step.number} of ${plan.steps.length}`
-          : `all ${plan.steps.length} steps done`}{run.skipped.length > 0
-        ? ` · ${run.skipped.length} waiting`
-        : ''}{run.incidents.length > 0 ? ` · ${run.incidents.length} noted` : ''}
-    </p>
-    {#if marked && !over}
-      <button
-        type="button"
-        class="button button-quiet text-needle"
-        disabled={!going || marked.id === step?.id}
-        onclick={() => go(marked.id)}>{markWords}</button
-      >
-    {/if}
-    <button type="button" class="button button-quiet" onclick={leave}>Leave it here</button>
-  </header>
+  <RunHeader
+    {head}
+    {run}
+    {followed}
+    toMark={going && marked && marked.id !== step?.id ? () => go(marked.id) : null}
+    onleave={leave}
+  />
   <div class="ribbon">
     <Ribbon
       steps={ribbonSteps(plan.steps)}
@@ -260,64 +226,32 @@
     />
   </div>
 
-  {#if before}
-    <div class="min-h-0">
-      <h2 class="mb-2 text-[clamp(1.75rem,3vw,2.5rem)]">Before the start</h2>
-      <StartChecks
-        {checks}
-        ticked={run.checked}
-        ontick={(id, on) => onevent({ type: on ? 'check' : 'uncheck', stepId: null, to: id })}
-      >
-        {#snippet bobbin()}
-          <BobbinNow
-            {plan}
-            kinds={bobbinKinds}
-            usual={head.setup.bobbin}
-            on={head.setup.bobbinOn}
-            {onbobbin}
-          />
-        {/snippet}
-      </StartChecks>
-    </div>
-    <section></section>
-  {:else if recovery && step}
-    <Guided
-      label={formatClock(faultSeconds(run, now))}
-      title={recovery.title}
-      steps={recovery.steps}
-      stitches={recovery.asksStitch ? (step.stop?.stitches ?? 0) : null}
-      bind:typed={stitchTyped}
-      problem={readAs(stitchTyped).problem}
-      onenter={done}
-    />
-    <section></section>
-  {:else if back}
-    <Guided label="Set aside" title="Getting back to it" steps={back} />
-    <section></section>
-  {:else if backToMark}
-    <Guided label="Paused" title="Back to the marked stitch" steps={backToMark} />
-    <section></section>
-  {:else if step}
-    <StepNow
-      {plan}
-      {step}
-      item={shown}
-      at={run.at}
-      paused={run.phase === 'paused'}
-      {soon}
-      {catches}
-      bind:fromSide
-    />
-    <StepFacts {plan} {step} at={run.at} {passed} {known} paused={run.phase === 'paused'} />
-  {:else}
-    <section>
-      <h2 class="mt-3 text-[clamp(2.75rem,6vw,4.75rem)]">That was the last step.</h2>
-      <p class="mt-3 text-2xl">Look it over. Finish to put the run into the log.</p>
-    </section>
-    <section></section>
-  {/if}
+  <RunBody
+    {head}
+    {run}
+    item={shown}
+    {checks}
+    {bobbinKinds}
+    {recovery}
+    back={back ? { label: 'Set aside', title: 'Getting back to it', steps: back } : backToMark}
+    faultFor={faultSeconds(run, now)}
+    problem={readAs(stitchTyped).problem}
+    {soon}
+    {catches}
+    {passed}
+    {known}
+    bind:stitchTyped
+    bind:fromSide
+    onenter={done}
+    {onbobbin}
+    ontick={(id, on) => onevent({ type: on ? 'check' : 'uncheck', stepId: null, to: id })}
+  />
 
-  <RunKeys {keys} {quiet} listening={ask === null && !choosing && !more && !leaving && !over && !busy} />
+  <RunKeys
+    keys={keyed.keys}
+    quiet={keyed.quiet}
+    listening={ask === null && !choosing && !more && !leaving && !over && !busy}
+  />
 </main>
 
 <AskDialog
@@ -349,6 +283,7 @@
 <MoreDialog
   open={more}
   {canSkip}
+  {canMark}
   waiting={run.skipped.flatMap((index) => plan.steps[index] ?? [])}
   now={possible}
   spoken={voice.spoken}

@@ -41,7 +41,7 @@ export function stabiliserFields(
 }
 
 /** The material of an answer. */
-export function stabiliserOf({ stabiliser }: Pick<StabiliserAnswers, 'stabiliser'>): Material {
+function stabiliserOf({ stabiliser }: Pick<StabiliserAnswers, 'stabiliser'>): Material {
   return KINDS[stabiliser].material;
 }
 

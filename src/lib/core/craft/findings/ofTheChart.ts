@@ -1,5 +1,7 @@
 import { saying } from './saying';
 
+const say = (count: number): string => count.toLocaleString('en');
+
 /** Sayings about what the making of an item from its chart left open, and about what its plan had to take instead. */
 export const CHART_SAYINGS = {
   'chart/no-row': saying<{ stop: string }>(
@@ -11,6 +13,26 @@ export const CHART_SAYINGS = {
   'chart/no-count': saying<{ stop: number }>(
     'warn',
     ({ stop }) => `Stop ${stop} has no stitch count, so its time is not counted.`,
+    ''
+  ),
+  'chart/guessed': saying<{
+    stops: number;
+    items: number;
+    stitches: number;
+    low: number;
+    high: number;
+    threadLowM: number;
+    threadHighM: number;
+    bobbinLowM: number;
+    bobbinHighM: number;
+  }>(
+    'note',
+    ({ stops, items, stitches, low, high, threadLowM, threadHighM, bobbinLowM, bobbinHighM }) =>
+      `Nobody has charted ${stops === 1 ? 'this stop' : `these ${stops} stops`}: about ${say(stitches)} stitches, ${say(low)} to ${say(high)}; ` +
+      `${threadLowM} to ${threadHighM} m of thread, ${bobbinLowM} to ${bobbinHighM} m from the bobbin. ` +
+      (items === 0
+        ? 'It rests on what most files have.'
+        : `It rests on ${items} charted ${items === 1 ? 'item' : 'items'} of yours.`),
     ''
   ),
   'chart/extra': saying<{ stop: number | null }>(

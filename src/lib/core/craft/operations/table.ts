@@ -4,15 +4,19 @@ import { machineTraits } from './atTheMachine';
 import { cuttingTraits } from './cutting';
 import { finishingTraits } from './finishing';
 import { hoopTraits } from './hooping';
+import { ironingTraits } from './ironing';
 import { layingTraits } from './laying';
+import { loadingTraits } from './loading';
 import type { Traits, TraitsOf } from './traits';
 
 /** The one table of operations, in the order of the work. */
 const TABLE = {
   ...hoopTraits,
   ...layingTraits,
+  ...ironingTraits,
   ...cuttingTraits,
   ...machineTraits,
+  ...loadingTraits,
   ...finishingTraits,
   ...assemblingTraits
 } satisfies TraitsOf<OperationKind>;

@@ -33,18 +33,17 @@ export {
   ITEM_HISTORY,
   ITEM_VERSION,
   Line,
-  Phase,
   Piece,
   PIECE_USES,
   PieceUse,
   Remark,
   type SewnUp,
   Step,
-  Stitched,
   Stop,
   StopStep,
   Thread,
   Variant
 } from './schema';
+export { Phase, Stitched } from './phase';
 export { forVariant, variantOf } from './variant';
 export { isStabiliserKind, Material, MATERIAL_KINDS, MaterialKind, STABILISERS } from './material';

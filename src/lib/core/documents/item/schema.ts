@@ -5,6 +5,7 @@ import { Operation } from './operation';
 import { LIMITS } from './limits';
 import { withCodes } from './lifts';
 import { HexColour, Material } from './material';
+import { Phase, Stitched } from './phase';
 import { Role } from './roles';
 
 /** Versions of an item: answers and remarks got codes. */
@@ -31,54 +32,6 @@ export type ChartRow = z.infer<typeof ChartRow>;
 
 /** Variants that have this part; every variant where missing. */
 const Variants = z.array(Id).optional();
-
-/** A part of a stop with its own speed, as a zigzag pass before the satin. */
-export const Phase = z.object({
-  stitches: z.number().int().min(0).max(LIMITS.stitchesOfStop),
-  length: z
-    .number()
-    .min(0.1)
-    .max(30)
-    .optional()
-    .describe('mean stitch length, mm; the role’s average where missing'),
-  width: z
-    .number()
-    .min(0)
-    .max(30)
-    .optional()
-    .describe('width of a satin column, or bite of a blanket stitch, mm'),
-  stitch: z.enum(['blanket']).optional().describe('how it is stitched, where its role does not say'),
-  cap: z
-    .number()
-    .int()
-    .min(50)
-    .max(1500)
-    .optional()
-    .describe('highest speed for this part, stitches a minute'),
-  attended: z.boolean().default(false).describe('hands hold something down while the needle runs')
-});
-export type Phase = z.infer<typeof Phase>;
-
-/** Hundredths of a millimetre. */
-const Hundredths = z
-  .array(
-    z
-      .number()
-      .int()
-      .min(-LIMITS.coordinate * 100)
-      .max(LIMITS.coordinate * 100)
-  )
-  .max(LIMITS.stitchesOfStop);
-
-/** Stitches that came in with a list or a drawing: places in hundredths of a millimetre. */
-export const Stitched = z.object({
-  from: z.enum(['list', 'drawing']),
-  x: Hundredths,
-  y: Hundredths,
-  jumps: z.array(z.number().int().min(0)).default([]).describe('places reached by a jump'),
-  trims: z.array(z.number().int().min(0)).default([]).describe('places after a trim')
-});
-export type Stitched = z.infer<typeof Stitched>;
 
 /** Where a stitch count comes from, since a guess must never look like a fact. */
 export const CountSource = z.enum(['chart', 'maker', 'geometry', 'estimate', 'none']);
@@ -303,6 +256,12 @@ export const Item = versioned(
       id: Id,
       name: z.string().min(1).max(120),
       note: z.string().max(5000).default(''),
+      house: z
+        .string()
+        .trim()
+        .max(80)
+        .optional()
+        .describe('whose design it is; houses differ in how dense they stitch'),
       construction: z.string().max(60).optional(),
       params: z.record(z.string(), z.unknown()).default({}),
       createdAt: z.iso.datetime(),

@@ -45,6 +45,10 @@ export const PlanStop = z.object({
     .describe('where to send the machine before it, and which stops wait still'),
   stitches: z.number().int(),
   countSource: CountSource,
+  guess: z
+    .object({ factor: z.number().min(1), items: z.number().int().min(0) })
+    .optional()
+    .describe('of a count that nobody has charted: how far it may be off, and the charted items it rests on'),
   upperMetres: z.number(),
   bobbinMetres: z.number(),
   threadSource: z.enum(['chart', 'geometry', 'role-average', 'none']),

@@ -17,7 +17,7 @@ export {
   HandTimes,
   workName
 } from './handTimes';
-export { Factor, Learned, LearnedHands, LearnedMachine } from './learned';
+export { Factor, Learned, type LearnedCount, LearnedHands, LearnedMachine } from './learned';
 export { reachWords, readReach } from './reach';
 export { Hoop, Machine, Setup, SETUP_HISTORY, Shop, SHOP_HISTORY } from './schema';
 export { BobbinKind, bobbinKindOf, BobbinOn } from './supplies';

@@ -28,10 +28,21 @@ export const LearnedMachine = z.object({
 });
 export type LearnedMachine = z.infer<typeof LearnedMachine>;
 
+/** What charted items tell of how densely a house stitches; the whole workroom under an empty name. */
+const LearnedCount = z.object({
+  house: z.string(),
+  kind: z.enum(['edge', 'fill']),
+  times: z.number().min(0).describe('stitches for each that the craft’s default reckons with'),
+  factor: z.number().min(1).describe('how far the next one may be off, either way, four times in five'),
+  items: z.number().int().min(1).describe('charted items it rests on')
+});
+export type LearnedCount = z.infer<typeof LearnedCount>;
+
 /** What the logged runs tell. It is computed from them whenever it is needed, and kept nowhere. */
 export const Learned = z.object({
   people: z.record(z.string(), LearnedHands),
   machines: z.record(z.string(), LearnedMachine),
-  runIds: z.array(z.string())
+  runIds: z.array(z.string()),
+  counts: z.array(LearnedCount).default([]).describe('from charted items, not from runs')
 });
 export type Learned = z.infer<typeof Learned>;

@@ -12,7 +12,14 @@ import {
 } from '$lib/core/documents/shop';
 import { cutList } from '$lib/core/making/sizes';
 import { cutSizes, sidesOf, simulate, type StackStep, visibleThreads } from '$lib/core/making/stack';
-import { handsEstimate, needleEstimate, sumEstimates, widened } from '$lib/core/making/time';
+import {
+  guessFor,
+  handsEstimate,
+  needleEstimate,
+  sumEstimates,
+  widened,
+  withGuesses
+} from '$lib/core/making/time';
 import { type StopGeometry, withGeometry } from '$lib/core/stitching/stitches';
 import { bobbinThread, upperThread } from '$lib/core/stitching/thread';
 import { inOneColour } from './oneColour';
@@ -59,8 +66,9 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   const { machine, hoop } = resolved;
   const variant = variantOf(whole, resolved.setup.variantId);
   if (!variant) throw new RangeError('An item needs a variant.');
+  const counts = shop.learned?.counts;
   const { item, geometry } = withGeometry(
-    inOneColour(withSpools(forVariant(whole, variant.id), resolved.setup))
+    withGuesses(inOneColour(withSpools(forVariant(whole, variant.id), resolved.setup)), counts)
   );
   const cuts = cutList(item, hoop, shop, resolved.setup.copies);
   const trace = simulate(item, cutSizes(cuts));
@@ -68,7 +76,8 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     seen: seenThreads(trace),
     geometry,
     person: resolved.setup.person ?? '',
-    turned: resolved.setup.turned === true
+    turned: resolved.setup.turned === true,
+    guess: (stop) => guessFor(stop, item.house, counts)
   });
   const stops = steps.flatMap(({ stop }) => stop ?? []);
   const warnings: PlanWarning[] = [
@@ -78,7 +87,8 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
       severity,
       stepId: stepId ?? null,
       text: sentenceOf(code, values)
-    }))
+    })),
+    ...guessed(steps)
   ];
   const planned: Plan = {
     schema: 'jolt-step/plan',
@@ -128,7 +138,7 @@ function totalsOf(steps: PlanStep[], { learned }: Shop, machineId: string, perso
         ),
     needle:
       machine && steps.every(({ stop, running }) => stop !== null || running.value === 0)
-        ? widened(needleEstimate(needle, machine), guessedShare(steps))
+        ? widened(needleEstimate(needle, machine), guessedShare(steps), guessedFactor(steps))
         : sumEstimates(
             'needle',
             steps.map(({ running }) => running)
@@ -148,6 +158,34 @@ function guessedShare(steps: PlanStep[]): number {
     0
   );
   return all > 0 ? guessed / all : 0;
+}
+
+/** The widest range of a count that nobody has charted. */
+function guessedFactor(steps: PlanStep[]): number {
+  return Math.max(1, ...steps.flatMap(({ stop }) => stop?.guess?.factor ?? []));
+}
+
+/** Fewer guessed stitches than these, as a few marks have, are not worth a word. */
+const WORTH_SAYING = 200;
+
+/** What rests on counts that nobody has charted, and how far that may be off. */
+function guessed(steps: PlanStep[]): PlanWarning[] {
+  const stops = steps.flatMap(({ stop }) => (stop?.guess ? { ...stop, guess: stop.guess } : []));
+  if (stops.reduce((sum, { stitches }) => sum + stitches, 0) < WORTH_SAYING) return [];
+  const sum = (of: (stop: (typeof stops)[number]) => number): number =>
+    stops.reduce((total, stop) => total + of(stop), 0);
+  const { code, severity, stepId, text } = found('chart/guessed', null, {
+    stops: stops.length,
+    items: Math.max(...stops.map(({ guess }) => guess.items)),
+    stitches: sum(({ stitches }) => stitches),
+    low: Math.round(sum(({ stitches, guess }) => stitches / guess.factor)),
+    high: Math.round(sum(({ stitches, guess }) => stitches * guess.factor)),
+    threadLowM: Math.round(sum(({ upperMetres, guess }) => upperMetres / guess.factor)),
+    threadHighM: Math.ceil(sum(({ upperMetres, guess }) => upperMetres * guess.factor)),
+    bobbinLowM: Math.round(sum(({ bobbinMetres, guess }) => bobbinMetres / guess.factor)),
+    bobbinHighM: Math.ceil(sum(({ bobbinMetres, guess }) => bobbinMetres * guess.factor))
+  });
+  return [{ code, severity, stepId, text }];
 }
 
 /** Where the thread of each stop is seen in the end, by step; unknown while the work never leaves the ring. */

@@ -19,6 +19,7 @@ import { HOOP_AT_START, type HoopState, type PlanStep } from '$lib/core/document
 import type { HandTimeKey, Hoop, Machine, Shop } from '$lib/core/documents/shop';
 import { leavingAt } from '$lib/core/making/stack';
 import {
+  type CountGuess,
   fromDefaults,
   handsEstimate,
   needleEstimate,
@@ -42,6 +43,8 @@ interface Known {
   person: string;
   /** The design is turned a quarter in the hoop. */
   turned: boolean;
+  /** How a count that nobody has charted is reckoned. */
+  guess: (stop: Stop) => CountGuess;
 }
 
 const NO_NEEDLE: NeedleParts = { stitching: 0, overhead: 0, trims: 0 };
@@ -55,7 +58,7 @@ export function planSteps(
   shop: Shop,
   machine: Machine,
   hoop: Hoop,
-  { seen, geometry, person, turned }: Known
+  { seen, geometry, person, turned, guess }: Known
 ): PlanStep[] {
   const ownHands = shop.learned?.people[person];
   const ownMachine = shop.learned?.machines[machine.id];
@@ -146,6 +149,7 @@ export function planSteps(
     const upper = upperThread(stop, known);
     const jump = jumps.get(id) ?? null;
     const sent = jump ? handPart('goToStop', shop) : null;
+    const guessed = stop.countSource === 'estimate' && stitchesOf(stop) > 0 ? guess(stop) : null;
     const needle = needleParts(stop, atSpeed(), hoop, change?.kind === 'switch', own?.measure.jumps ?? 0);
     return {
       id,
@@ -170,6 +174,7 @@ export function planSteps(
         jump,
         stitches: stitchesOf(stop),
         countSource: stop.countSource,
+        ...(guessed && { guess: { factor: guessed.factor, items: guessed.items } }),
         upperMetres: upper.metres,
         bobbinMetres: bobbinThread(stop, known),
         threadSource: upper.source,
@@ -187,7 +192,9 @@ export function planSteps(
       needle: machine.needles > 1 ? (change?.needle ?? null) : null,
       hoop: state,
       hands: handsEstimate([sent ? [sent] : []], ownHands),
-      running: widened(needleEstimate([needle], ownMachine), stop.countSource === 'estimate' ? 1 : 0),
+      running: guessed
+        ? widened(needleEstimate([needle], ownMachine), 1, guessed.factor)
+        : needleEstimate([needle], ownMachine),
       waiting: fromDefaults('waiting', 0),
       parts: sent ? [sent] : [],
       caution: STOP_CAUTION

@@ -35,6 +35,7 @@ export function assemble(pattern: Pattern, input: AssembleInput): Item {
     id: input.id,
     name: input.name,
     note: '',
+    ...(input.house && { house: input.house }),
     construction: input.construction,
     params: input.params,
     createdAt: input.now,

@@ -66,9 +66,10 @@ function beginsAnew(stops: readonly Stop[]): boolean {
 function skippedStops(skips: number, like: Stop | undefined): Stop[] {
   if (!like) return [];
   return Array.from({ length: skips }, (_, at): Stop => {
-    const { chart: _chart, expects: _expects, stitched: _stitched, ...rest } = like;
+    const { confidence, threadId } = like;
     return {
-      ...rest,
+      confidence,
+      threadId,
       id: `skipped-${at + 1}`,
       number: at + 1,
       name: 'Stitched already',

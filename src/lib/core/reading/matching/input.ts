@@ -18,6 +18,8 @@ export interface AssembleInput {
   /** Time of making, ISO 8601. */
   now: string;
   construction: string;
+  /** Whose design it is, where the maker says. */
+  house?: string;
   params: Record<string, unknown>;
   chart?: ChartInput;
 }

@@ -38,13 +38,14 @@ const SHORTEST_S = 0.5;
  * slips do not count.
  *
  * @example
- * learn([], []) // { people: {}, machines: {}, runIds: [] }: every estimate stays the craft’s default
+ * learn([], []) // { people: {}, machines: {}, runIds: [], counts: [] }: every estimate stays the craft’s default
  */
 export function learn(hands: readonly HandSeen[], needles: readonly NeedleSeen[]): Learned {
   return {
     people: byName(hands, ({ person }) => person, learnHands),
     machines: byName(needles, ({ machine }) => machine, learnMachine),
-    runIds: [...new Set([...hands, ...needles].map(({ run }) => run))]
+    runIds: [...new Set([...hands, ...needles].map(({ run }) => run))],
+    counts: []
   };
 }
 

@@ -29,7 +29,7 @@ export interface StartInput {
  * What to look at before the start, built from the item: file, hoop, pieces, spools, bobbins, needle, trace.
  *
  * @example
- * beforeStart(input).map(({ id }) => id) // ['file', 'hoop', 'stabiliser', 'pieces', 'spools', 'bobbin', 'needle', 'clear']
+ * beforeStart(input).map(({ id }) => id) // ['file', 'hoop', 'pieces', 'spools', 'bobbin', 'needle', 'clear']
  */
 export function beforeStart(input: StartInput): StartCheck[] {
   const { plan, needles } = input;
@@ -43,7 +43,6 @@ export function beforeStart(input: StartInput): StartCheck[] {
       title: `${input.bobbins.heads > 1 ? `${input.bobbins.heads} × ` : ''}${plan.hoop.name}, field ${formatSize(plan.hoop.field, plan.unit)}${plan.hoop.turned ? ', the design turned a quarter' : ''}`,
       detail: 'The same hoop is set at the machine. Arrows of the ring aligned, everything in it drum-tight.'
     },
-    ...stabiliserCheck(plan),
     ...piecesCheck(plan),
     {
       id: 'spools',
@@ -107,28 +106,22 @@ function onEveryHead({ bobbins }: StartInput): string {
   return bobbins.heads > 1 ? `, one of each on all ${bobbins.heads} heads` : '';
 }
 
-function stabiliserCheck({ cuts, unit }: Plan): StartCheck[] {
-  const own = cuts.filter(({ material }) => isStabiliserKind(material.kind));
-  const pieces = own.reduce((sum, { count }) => sum + count, 0);
-  if (pieces === 0) return [];
-  return [
-    {
-      id: 'stabiliser',
-      title: `${pieces} ${pieces === 1 ? 'piece' : 'pieces'} of stabiliser`,
-      detail: `${own.map((cut) => counted(cut, unit)).join(' · ')}.`
-    }
-  ];
-}
-
 function piecesCheck({ cuts, unit }: Plan): StartCheck[] {
-  const own = cuts.filter(({ material, cutFrom }) => !isStabiliserKind(material.kind) && cutFrom === null);
-  const pieces = own.reduce((sum, { count }) => sum + count, 0);
-  if (pieces === 0) return [];
+  const toCut = cuts.filter(({ cutFrom }) => cutFrom === null);
+  const [carriers, pieces] = [true, false].map((wanted) =>
+    toCut.filter(({ material }) => isStabiliserKind(material.kind) === wanted)
+  );
+  const many = (of: readonly CutPiece[] = []): number => of.reduce((sum, { count }) => sum + count, 0);
+  const said = [
+    ...(many(carriers) > 0 ? [`${many(carriers)} of stabiliser`] : []),
+    ...(many(pieces) > 0 ? [`${many(pieces)} ${many(pieces) === 1 ? 'piece' : 'pieces'} cut and peeled`] : [])
+  ];
+  if (said.length === 0) return [];
   return [
     {
       id: 'pieces',
-      title: `${pieces} ${pieces === 1 ? 'piece' : 'pieces'} cut, peeled and in order`,
-      detail: `${own.map((cut) => counted(cut, unit)).join(' · ')}.`
+      title: `${said.join(', ')}, in order`,
+      detail: `${[...(carriers ?? []), ...(pieces ?? [])].map((cut) => counted(cut, unit)).join(' · ')}.`
     }
   ];
 }
