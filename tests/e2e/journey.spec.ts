@@ -63,13 +63,15 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
   const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
   // A charted colour that will be seen is kept, and where it shares a line with another the sheet asks.
   await expect(steps).toHaveCount(31);
-  await page.getByRole('button', { name: 'Use white' }).click();
+  await page.getByRole('button', { name: 'Use white', exact: true }).click();
   await expect(steps).toHaveCount(29);
   await expect(steps.nth(6)).toContainText('charted black, use white');
   await expect(page.locator('dl').first()).toHaveText(/hands\s*18 min\s*needle\s*8 min\s*waiting\s*0/);
   await expectAccessible(page);
   const ribbon = page.getByRole('slider');
   await ribbon.focus();
+  // The finding led to its stop.
+  await page.keyboard.press('Home');
   for (let press = 0; press < 5; press++) await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('heading', { name: 'Lay FRONT, right side to you' })).toBeVisible();
   await expect(ribbon).toHaveAttribute('aria-valuetext', /step 6 of 29: Lay FRONT/);
