@@ -211,7 +211,8 @@ export function distanceTo(path: Path, [x, y]: Point, most = Infinity): number {
 }
 
 const boxes = new WeakMap<Path, Extents>();
-function boxOf(path: Path): Extents {
+/** The box of a path; the same path gives the same box. */
+export function boxOf(path: Path): Extents {
   let box = boxes.get(path);
   if (!box) boxes.set(path, (box = extents(path)));
   return box;

@@ -1,10 +1,10 @@
 import { found } from '$lib/core/craft/findings';
-import { type Extents, extents } from '$lib/core/base/geometry';
-import type { MaterialKind, Role } from '$lib/core/documents/item';
-import type { PlanStop } from '$lib/core/documents/plan';
+import type { Extents } from '$lib/core/base/geometry';
+import { type MaterialKind, type Role, stitchesOf } from '$lib/core/documents/item';
 import { type Layer, liesAt, shareOn } from '$lib/core/making/stack';
 import {
   besides,
+  boxOf,
   type Check,
   type CheckContext,
   EDGES,
@@ -78,35 +78,50 @@ function dense(run: StopRun, context: CheckContext, under: Layer[]): Finding | n
   const { stepId, stop, at } = run;
   if (!stop || !FILLS.includes(stop.role) || plies(under) > 1) return null;
   const { field } = context.plan.hoop;
-  const hooping = context.item.steps[at]?.hoopingId;
-  const own = placeOf(run);
-  const there = runsOf(context).filter(
-    (other) =>
-      other.at <= at &&
-      FILLS.includes(other.role) &&
-      context.item.steps[other.at]?.hoopingId === hooping &&
-      (other === run || own === null || liesOn(placeOf(other), own))
-  );
-  const plannedOf = ({ stepId: id }: StopRun): PlanStop | null =>
-    context.plan.steps.find(({ itemStepId }) => itemStepId === id)?.stop ?? null;
-  const stitches = there.reduce((sum, other) => sum + (plannedOf(other)?.stitches ?? 0), 0);
-  const usual = Math.min(field.width * field.height, 100 * 100);
   // Stitches known one by one tell their own density; else they are taken to fill a usual field.
-  const known = plannedOf(run)?.geometry?.density ?? 0;
-  if (Math.max(known, stitches / usual) <= DENSE) return null;
+  const usual = Math.min(field.width * field.height, 100 * 100);
+  const known =
+    context.plan.steps.find(({ itemStepId }) => itemStepId === stepId)?.stop?.geometry?.density ?? 0;
+  const hooping = context.item.steps[at]?.hoopingId;
+  const before = runsOf(context).filter(
+    (other) =>
+      other.at <= at && FILLS.includes(other.role) && context.item.steps[other.at]?.hoopingId === hooping
+  );
+  // Where all together are few, those that lie here are fewer.
+  if (known <= DENSE && stitchesOfAll(before) / usual <= DENSE) return null;
+  const own = placeOf(run);
+  const there = before.filter((other) => other === run || own === null || liesOn(placeOf(other), own));
+  const stitches = stitchesOfAll(there);
+  if (known <= DENSE && stitches / usual <= DENSE) return null;
   return found('stabiliser/dense', stepId, { stop: stop.number, stitches, stops: there.length });
 }
+
+const stitchesOfAll = (runs: readonly StopRun[]): number =>
+  runs.reduce((sum, { stop }) => sum + (stop ? stitchesOf(stop) : 0), 0);
 
 /** Roles that fill an area with stitches. */
 const FILLS: readonly Role[] = ['decoration', 'lettering', 'applique-edge', 'satin-edge'];
 
-function placeOf({ paths }: StopRun): Extents | null {
-  const points = paths.flatMap((path) => path.points);
-  return points.length === 0 ? null : extents({ closed: false, points });
+type Place = Pick<Extents, 'minX' | 'maxX' | 'minY' | 'maxY'>;
+
+/** The box round all that a stop stitches; null where its place is not known. */
+function placeOf({ paths }: StopRun): Place | null {
+  return paths.map(boxOf).reduce<Place | null>(
+    (all, box) =>
+      all
+        ? {
+            minX: Math.min(all.minX, box.minX),
+            maxX: Math.max(all.maxX, box.maxX),
+            minY: Math.min(all.minY, box.minY),
+            maxY: Math.max(all.maxY, box.maxY)
+          }
+        : box,
+    null
+  );
 }
 
 /** Whether two places share any ground. */
-function liesOn(one: Extents | null, other: Extents): boolean {
+function liesOn(one: Place | null, other: Place): boolean {
   return (
     one === null ||
     (one.minX < other.maxX && one.maxX > other.minX && one.minY < other.maxY && one.maxY > other.minY)
