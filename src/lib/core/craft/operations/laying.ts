@@ -239,7 +239,7 @@ export const layingTraits = {
     wording: (op, context) =>
       say(
         `Flip ${name(op.pieceId, context)}`,
-        `Take the tape off first. Fold it over at the ${line(op.lineId, context)} and finger-press along the seam.`
+        `Fold it over at the ${line(op.lineId, context)} and finger-press along the seam.`
       ),
     caution: null,
     time: 'flip',
