@@ -7,11 +7,11 @@
     head: RunHead;
     run: RunState;
     followed: string;
-    /** Goes to the marked stop; null while one is there, or cannot go. */
-    toMark: (() => void) | null;
+    /** Goes to a step; null while one cannot. */
+    ongo: ((stepId: string) => void) | null;
     onleave: () => void;
   }
-  let { head, run, followed, toMark, onleave }: Props = $props();
+  let { head, run, followed, ongo, onleave }: Props = $props();
 
   const steps = $derived(head.plan.steps);
   const step = $derived(steps[run.at]);
@@ -31,6 +31,12 @@
       .filter(Boolean)
       .join(' · ')
   );
+  /** The marked step, unless it stands on the screen or is not known. */
+  const toMark = $derived(
+    ongo && steps.some(({ id }) => id === run.mark?.stepId) && run.mark?.stepId !== step?.id
+      ? run.mark?.stepId
+      : undefined
+  );
   const marked = $derived(
     run.mark
       ? `marked: ${run.mark.stop === null ? '' : `stop ${run.mark.stop}, `}stitch ${run.mark.stitch.toLocaleString('en')}`
@@ -42,7 +48,9 @@
   <h1 class="text-xl">{head.itemName}</h1>
   {#if followed}<p class="text-needle">{followed}</p>{/if}
   {#if marked && run.endedAt === null}
-    {#if toMark}<button type="button" class="button text-needle" onclick={toMark}>{marked}</button>
+    {#if toMark}<button type="button" class="button text-needle" onclick={() => ongo?.(toMark)}
+        >{marked}</button
+      >
     {:else}<p class="text-needle">{marked}</p>{/if}
   {/if}
   <p class="text-soft">{words}</p>

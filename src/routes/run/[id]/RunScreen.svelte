@@ -118,7 +118,6 @@
     run.fault && step && recoveryFor(run.fault.fault, step, stitch ?? null, plan.hoop.name)
   );
   const back = $derived(run.bookmark && gettingBack(plan, shown, run.bookmark, machine));
-  const marked = $derived(run.mark && plan.steps.find(({ id }) => id === run.mark?.stepId));
   /** While it stands still at a marked stitch, the way back to it is said. */
   const backToMark = $derived(
     run.phase === 'paused' && run.mark && run.mark.stepId === step?.id
@@ -151,10 +150,10 @@
     more = false;
     onevent({ type: 'go-to', ...at, to });
   }
-  const skip = (): void => {
+  function skip(): void {
     more = false;
     onevent({ type: 'skip', ...at });
-  };
+  }
   const askFor = (what: Ask): void => {
     more = false;
     leavesAfter = false;
@@ -210,13 +209,7 @@
 </script>
 
 <main class="screen">
-  <RunHeader
-    {head}
-    {run}
-    {followed}
-    toMark={going && marked && marked.id !== step?.id ? () => go(marked.id) : null}
-    onleave={leave}
-  />
+  <RunHeader {head} {run} {followed} ongo={going ? go : null} onleave={leave} />
   <div class="ribbon">
     <Ribbon
       steps={ribbonSteps(plan.steps)}
