@@ -26,11 +26,13 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** Nothing on a run screen may need scrolling. */
 export async function expectNoScrolling(page: Page): Promise<void> {
-  const over = await page.evaluate(() => {
-    const { scrollHeight, scrollWidth, clientHeight, clientWidth } = document.documentElement;
-    return [scrollHeight - clientHeight, scrollWidth - clientWidth];
-  });
-  expect(over).toEqual([0, 0]);
+  const over = (): Promise<number[]> =>
+    page.evaluate(() => {
+      const { scrollHeight, scrollWidth, clientHeight, clientWidth } = document.documentElement;
+      return [scrollHeight - clientHeight, scrollWidth - clientWidth];
+    });
+  // A window that has just changed its size is laid out anew first.
+  await expect.poll(over).toEqual([0, 0]);
 }
 
 export async function loadDemo(page: Page): Promise<void> {
