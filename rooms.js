@@ -32,7 +32,13 @@ export const wings = {
     regression: []
   },
   stitching: { stitches: [], thread: [] },
-  craft: { findings: [], operations: [], constructions: ['operations'] },
+  craft: {
+    findings: [],
+    operations: [],
+    sequence: ['operations'],
+    blocks: ['operations', 'sequence'],
+    constructions: ['sequence', 'blocks']
+  },
   reading: { drawings: [], papers: ['drawings'], matching: ['papers'] },
   making: {
     stack: [],

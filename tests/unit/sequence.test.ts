@@ -1,5 +1,5 @@
 import { CONSTRUCTIONS, constructionOf } from '$lib/core/craft/constructions';
-import { Sequence } from '$lib/core/craft/constructions/sequence';
+import { Sequence } from '$lib/core/craft/sequence';
 import { expect } from 'chai';
 
 describe('a construction', () => {

@@ -1,5 +1,6 @@
 import { extents } from '$lib/core/base/geometry';
-import type { Pattern } from '$lib/core/craft/constructions';
+import { constructionOf } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
 import { GLOSSARY, wordsIn } from '$lib/core/craft/operations';
 import {
   brokenReferences,
@@ -21,7 +22,6 @@ import { addVariant } from '$lib/core/reading/matching';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem, NOW } from './support/badger';
 import { orderOf } from './support/orders';
-import { constructionOf } from '$lib/core/craft/constructions';
 
 const shop = badgerShop();
 const patternFor = (item: ItemType, overrides: object = {}): Pattern => {

@@ -94,7 +94,7 @@ function lists(writer: Writer, plan: Plan): void {
   for (const cut of plan.cuts) {
     writer.ensure(7);
     writer.square(COLUMN.box, writer.y + 1, 4);
-    const words = `${cut.name}: ${formatSize(cut.cut, plan.unit)}${cut.count > 1 ? ` × ${cut.count}` : ''}, ${cut.material.name}${cut.cutFrom === null ? '' : `, from ${cut.cutFrom}`}`;
+    const words = `${cut.name}: ${formatSize(cut.cut, plan.unit)}${cut.count > 1 ? ` × ${cut.count}` : ''}, ${cut.material.name}${cut.cutFrom === null ? '' : `, from ${cut.cutFrom}`}${cut.readyMade ? ', ready-made' : ''}`;
     writer.text(COLUMN.step, words, { size: 11, lead: 6 });
   }
   writer.ensure(20);

@@ -1,8 +1,8 @@
 /** What charts say, made from every construction: the truth that a reader’s rows are compared with. */
-import type { Pattern } from '$lib/core/craft/constructions';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
 import { type Role, stitchKind } from '$lib/core/documents/item';
 import { pick, seeded } from './random';
-import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 export interface TrueRow {
   number: number;

@@ -1,9 +1,9 @@
 /** Every construction as it should be: its defaults, each answer changed by itself, on two machines. */
-import type { AnyConstruction, Pattern } from '$lib/core/craft/constructions';
+import { type AnyConstruction, CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
 import type { Item } from '$lib/core/documents/item';
 import { defaultShop, type Setup, type Shop, smallestFit } from '$lib/core/documents/shop';
 import { assemble } from '$lib/core/reading/matching';
-import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
 const NOW = '2026-01-01T00:00:00.000Z';
 

@@ -95,7 +95,7 @@ export function changesOf(base: Case): Change[] {
           pieces: item.pieces.map((each) => (each.id === piece.id ? { ...each, overrides: small } : each))
         },
         naming(item, piece.id),
-        piece.covers !== null
+        piece.covers !== null && !piece.readyMade
       ),
       change('missing tape', op.pieceId, withOp(step, { hold: { by: 'nothing' } }), [step.id], held),
       change(

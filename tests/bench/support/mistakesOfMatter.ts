@@ -1,5 +1,5 @@
 /** Changes of what an item is made of: materials, openings, hoops, threads. */
-import type { Truth } from '$lib/core/craft/constructions/pattern';
+import type { Truth } from '$lib/core/craft/sequence';
 import { editStep, editStop, type Item, type MaterialKind } from '$lib/core/documents/item';
 import { benchShop, type Case } from './intact';
 import { hands, naming, stopOf, type Change, type Make } from './mistakes';

@@ -1,9 +1,9 @@
-import type { Pattern } from '$lib/core/craft/constructions';
+import { constructionOf } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
 import { editStop, type Item } from '$lib/core/documents/item';
 import { defaultShop, type Shop } from '$lib/core/documents/shop';
 import { align, assemble, type FixedMatch } from '$lib/core/reading/matching';
 import { readChart } from '$lib/core/reading/papers';
-import { constructionOf } from '$lib/core/craft/constructions';
 
 /** The worked example: a badger tab on one needle at 400 spm without a trimmer. */
 export const BADGER_CHART = `1 placement grey 120 stitches 0.60 m

@@ -122,5 +122,68 @@ export const FINISHED: Record<string, End> = {
     lining: [],
     hidden: ['BATTING', 'STABILISER'],
     threads: { hidden: 3, front: 3 }
+  },
+  'plain-embroidery': {
+    front: ['TOWEL right'],
+    back: ['STABILISER wrong', 'TOWEL wrong'],
+    lining: [],
+    hidden: [],
+    threads: { both: 3 }
+  },
+  'quilted-coaster': {
+    front: ['FRONT right'],
+    back: ['BACK right'],
+    lining: [],
+    hidden: ['BATTING'],
+    threads: { hidden: 2, front: 2 }
+  },
+  'pot-holder': {
+    front: ['FRONT right'],
+    back: ['BACK right', 'LOOP right'],
+    lining: [],
+    hidden: ['BATTING', 'BACK BATTING'],
+    threads: { hidden: 2, front: 2 }
+  },
+  'envelope-cover': {
+    front: ['FRONT right'],
+    back: ['LOWER BACK right', 'UPPER BACK right'],
+    lining: [],
+    hidden: ['STABILISER'],
+    threads: { front: 1, hidden: 1 }
+  },
+  'needle-book': {
+    front: ['COVER right'],
+    back: ['INSIDE OF THE COVER right', 'PAGE 2 right'],
+    lining: [],
+    hidden: ['PAGE 1'],
+    threads: { hidden: 1, front: 2, both: 2 }
+  },
+  'snap-strap': {
+    front: ['FRONT right'],
+    back: ['BACK right'],
+    lining: [],
+    hidden: [],
+    threads: { hidden: 1, front: 3, both: 1 }
+  },
+  bookmark: {
+    front: ['FRONT right'],
+    back: ['BACK right'],
+    lining: [],
+    hidden: ['RIBBON'],
+    threads: { hidden: 1, front: 2, both: 1 }
+  },
+  'elastic-pocket': {
+    front: ['FRONT right', 'POCKET right'],
+    back: ['BACK right'],
+    lining: [],
+    hidden: ['STABILISER'],
+    threads: { front: 1, hidden: 1 }
+  },
+  own: {
+    front: ['FRONT right'],
+    back: ['FRONT wrong'],
+    lining: [],
+    hidden: [],
+    threads: { hidden: 1, both: 1 }
   }
 };

@@ -6,7 +6,11 @@ export function sheetWords(item: Item): string[] {
     if (step.kind === 'stop') return `S ${findStop(item, step.stopId)?.name ?? '?'}`;
     const { op } = step;
     const names =
-      'pieceIds' in op ? op.pieceIds : 'pieceId' in op && op.pieceId !== undefined ? [op.pieceId] : [];
+      'pieceIds' in op
+        ? (op.pieceIds ?? [])
+        : 'pieceId' in op && op.pieceId !== undefined
+          ? [op.pieceId]
+          : [];
     const face = op.do === 'lay' ? [`${op.side} ${op.face}`] : [];
     return [op.do, ...names, ...face].join(' ');
   });

@@ -133,5 +133,61 @@ export const SHEETS: Record<string, string[]> = {
     ...['S Quilting', 'insert-run front', 'S Closure marks', 'hoop-off', 'lay back above down'],
     ...['hoop-on', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip'],
     ...['turn-through', 'press', 'close-opening', 'hardware']
+  ],
+  'plain-embroidery': [
+    ...['other', 'hoop thing-stabiliser', 'lay thing-thing above up', 'other', 'hoop-on'],
+    ...['S Basting box', 'hoop-off', 'unpin', 'topping-on thing-film', 'pin thing-film', 'hoop-on'],
+    ...['trace', 'S Colour 1', 'S Colour 2', 'hoop-off', 'inspect', 'unhoop', 'unpin'],
+    ...['topping-off thing-film', 'other', 'snip', 'other']
+  ],
+  'quilted-coaster': [
+    ...['hoop hooping-stabiliser', 'lay batting-piece above up', 'hoop-on', 'S Placement line'],
+    ...['lay front-cloth above up', 'S Tack-down', 'S Quilting', 'hoop-off'],
+    ...['lay back-back above down', 'hoop-on', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop'],
+    ...['untape', 'tear-away', 'cut-out', 'clip', 'turn-through', 'press', 'close-opening'],
+    ...['other']
+  ],
+  'pot-holder': [
+    ...['hoop hooping-stabiliser', 'lay batting-piece above up', 'hoop-on', 'S Placement line'],
+    ...['lay front-cloth above up', 'S Tack-down', 'S Quilting', 'hoop-off'],
+    ...['lay loop-piece above up', 'lay back-back above down', 'lay back-batting above up'],
+    ...['hoop-on', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'untape', 'tear-away'],
+    ...['cut-out', 'clip', 'turn-through', 'press', 'close-opening', 'other']
+  ],
+  'envelope-cover': [
+    ...['hoop hooping-stabiliser hooping-cloth', 'hoop-on', 'S Colour', 'hoop-off'],
+    ...['lay back-back-upper above down', 'lay back-back-lower above down', 'hoop-on'],
+    ...['S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip'],
+    ...['turn-through back-back-upper', 'press']
+  ],
+  'needle-book': [
+    ...['hoop hooping-stabiliser', 'hoop-on', 'S Placement line', 'lay front-cloth above up'],
+    ...['S Tack-down', 'S Colour', 'hoop-off', 'turn-over', 'snip', 'lay back-back below down'],
+    ...['turn-over', 'hoop-on', 'check-under', 'S Outline', 'hoop-off', 'turn-over'],
+    ...['lay pages-page-1 below down', 'lay pages-page-2 below down', 'turn-over', 'hoop-on'],
+    ...['check-under', 'S Spine seam', 'hoop-off', 'untape', 'inspect', 'unhoop', 'snip'],
+    ...['tear-away', 'cut-out']
+  ],
+  'snap-strap': [
+    ...['hoop hooping-stabiliser', 'hoop-on', 'S Placement line', 'lay front-cloth above up'],
+    ...['S Tack-down', 'untape', 'S Colour', 'S Hole marks', 'hoop-off', 'turn-over', 'snip'],
+    ...['lay back-back below down', 'turn-over', 'hoop-on', 'check-under', 'S Outline', 'hoop-off'],
+    ...['inspect', 'unhoop', 'untape', 'snip', 'tear-away', 'cut-out', 'punch', 'hardware']
+  ],
+  bookmark: [
+    ...['hoop hooping-stabiliser', 'hoop-on', 'S Placement line', 'lay front-cloth above up'],
+    ...['S Tack-down', 'S Colour', 'hoop-off', 'turn-over', 'lay ribbon-piece below down', 'snip'],
+    ...['lay back-back below down', 'turn-over', 'hoop-on', 'check-under', 'S Outline', 'hoop-off'],
+    ...['inspect', 'unhoop', 'untape', 'snip', 'tear-away', 'cut-out']
+  ],
+  'elastic-pocket': [
+    ...['hoop hooping-stabiliser hooping-cloth', 'hoop-on', 'S Colour', 'other', 'hoop-off'],
+    ...['lay pocket-piece above up', 'lay back-back above down', 'hoop-on', 'S Closing seam'],
+    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip', 'turn-through', 'press'],
+    ...['close-opening', 'other']
+  ],
+  own: [
+    ...['hoop hooping-stabiliser', 'hoop-on', 'S Placement line', 'lay front-cloth above up'],
+    ...['S Tack-down', 'hoop-off', 'inspect', 'unhoop', 'snip', 'tear-away', 'press']
   ]
 };

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Path } from '$lib/core/base/geometry';
   import type { LengthUnit } from '$lib/core/base/units';
-  import type { Question } from '$lib/core/craft/constructions';
+  import type { Question } from '$lib/core/craft/sequence';
   import { chosenOutline } from '$lib/core/reading/papers';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';

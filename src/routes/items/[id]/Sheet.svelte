@@ -236,7 +236,7 @@
           ☐ {cut.count} × {cut.name}, {cut.material.name}: {formatSize(cut.cut, 'mm')}, {formatSize(
             cut.cut,
             'in'
-          )}
+          )}{cut.readyMade ? ', ready-made: not cut' : ''}
         </li>
       {/each}
     </ul>

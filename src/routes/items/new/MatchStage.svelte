@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ExpectedStop } from '$lib/core/craft/constructions';
+  import type { ExpectedStop } from '$lib/core/craft/sequence';
   import type { Alignment } from '$lib/core/reading/matching';
   import { colourOf, type ReadRow, UNKNOWN_COLOUR } from '$lib/core/reading/papers';
   import Swatch from '$lib/ui/Swatch.svelte';

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { extents, type Outline, type Path, pathData } from '$lib/core/base/geometry';
   import { formatSize, otherUnit } from '$lib/core/base/units';
-  import type { AnyConstruction, Question } from '$lib/core/craft/constructions';
+  import { type AnyConstruction, CONSTRUCTIONS } from '$lib/core/craft/constructions';
+  import type { Question } from '$lib/core/craft/sequence';
   import { asTheDesignLies, fitIn, type Shop } from '$lib/core/documents/shop';
   import { chosenOutline } from '$lib/core/reading/papers';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
 
   import EdgeComposer, { type EdgeAnswers } from './EdgeComposer.svelte';
-  import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 
   interface Props {
     shop: Shop;

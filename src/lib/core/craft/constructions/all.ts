@@ -1,19 +1,28 @@
 import { batchPatch } from './batchPatch';
+import { bookmark } from './bookmark';
 import { borderPatch } from './borderPatch';
+import { coaster } from './coaster';
 import type { AnyConstruction } from './construction';
 import { sealed } from './construction';
 import { cutwork } from './cutwork';
 import { cutworkCorner } from './cutworkCorner';
+import { elasticPocket } from './elasticPocket';
+import { envelopeCover } from './envelopeCover';
 import { fusedApplique } from './fusedApplique';
 import { joinedApplique } from './joinedApplique';
 import { lace } from './lace';
 import { layeredMat } from './layeredMat';
 import { meshLace } from './meshLace';
 import { namedItem } from './namedItem';
+import { needleBook } from './needleBook';
+import { own } from './own';
 import { patch } from './patch';
 import { pilePatch } from './pilePatch';
+import { plainEmbroidery } from './plainEmbroidery';
+import { potHolder } from './potHolder';
 import { raisedPiece } from './raisedPiece';
 import { severalDesigns } from './severalDesigns';
+import { snapStrap } from './snapStrap';
 import { snapTab } from './snapTab';
 import { splitDesign } from './splitDesign';
 import { topper } from './topper';
@@ -40,7 +49,16 @@ export const CONSTRUCTIONS: readonly AnyConstruction[] = [
   sealed(cutworkCorner),
   sealed(severalDesigns),
   sealed(splitDesign),
-  sealed(namedItem)
+  sealed(namedItem),
+  sealed(plainEmbroidery),
+  sealed(coaster),
+  sealed(potHolder),
+  sealed(envelopeCover),
+  sealed(needleBook),
+  sealed(snapStrap),
+  sealed(bookmark),
+  sealed(elasticPocket),
+  sealed(own)
 ];
 
 /** The construction of a kind, or undefined. */

@@ -1,9 +1,17 @@
 import { inset, type Path, shapePath, shifted } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, count, length, material, outline, thread, threads } from './fields';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  material,
+  outline,
+  thread,
+  threads,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
@@ -39,10 +47,10 @@ export const batchPatch: Construction<typeof FIELDS> = {
     'Several blanks marked and cut from one hooping, then stitched and edged on film, which pops them out.',
   fields: FIELDS,
   piecesPerFile: ({ copies }) => copies,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const { size, middles } = layOut(p);
   const outer = shapePath(p.shape, p.width, p.height);
   const at = (path: Path, copy: number): Path => shifted(path, ...(middles[copy] ?? [0, 0]));
@@ -76,59 +84,65 @@ function pattern(p: Params): Pattern {
       overrides: { margin: OUTSIDE_MM }
     });
 
-  s.file('lines', 'Cut lines');
-  s.hoop('hooping-1', 'Blanks', ['cutaway', 'sheet']);
-  s.stop('cut-line', {
-    name: 'Cut lines',
-    role: 'cut-line',
-    words: /cut|die|blank/,
-    threadOf: 'border-0',
-    visible: 'hidden',
-    lineIds: copies.map((copy) => `cut-${copy}`)
+  s.part('blanks', 'Blanks marked and cut', () => {
+    s.file('lines', 'Cut lines');
+    s.hoop('hooping-1', 'Blanks', ['cutaway', 'sheet']);
+    s.stop('cut-line', {
+      name: 'Cut lines',
+      role: 'cut-line',
+      words: /cut|die|blank/,
+      threadOf: 'border-0',
+      visible: 'hidden',
+      lineIds: copies.map((copy) => `cut-${copy}`)
+    });
+    s.move('hoop-off', 'unhoop');
+    s.hand(
+      'cut-blanks',
+      { do: 'other', title: 'Cut each blank just outside its line', seconds: 45 * copies.length },
+      { needs: ['cut-line'] }
+    );
   });
-  s.move('hoop-off', 'unhoop');
-  s.hand(
-    'cut-blanks',
-    { do: 'other', title: 'Cut each blank just outside its line', seconds: 45 * copies.length },
-    { needs: ['cut-line'] }
-  );
-  s.hoop('hooping-2', 'Patches', ['film']);
-  if (p.placements === 'all-first') {
-    s.file('placements', 'Placement lines');
-    placement(s, copies, 'placement');
-  } else s.file('patches', 'Patches');
-  for (const copy of copies) {
-    if (p.placements === 'one-by-one') placement(s, [copy], `placement-${copy}`);
-    else if (copy > 0) continue;
-    const laid = p.placements === 'one-by-one' ? [copy] : copies;
-    // Nothing is stitched with the frame forward.
-    s.move('frame-forward');
-    for (const blank of laid)
-      s.hand(
-        `lay-blank-${blank}`,
-        {
-          do: 'lay',
-          pieceId: `blank-${blank}`,
-          side: 'above',
-          face: 'up',
-          covers: `edge-${blank}`,
-          hold: { by: 'spray' }
-        },
-        { needs: ['cut-blanks'] }
-      );
-    s.move('frame-back');
-    // The patch file begins with its own placement line, which is stitched already.
-    if (p.placements === 'all-first') s.file('patches', 'Patches', 1);
-    for (const done of laid) stitched(s, p, done);
-  }
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  s.hand(
-    'pop-out',
-    { do: 'topping-off', pieceId: 'film' },
-    { needs: ['unhoop'], note: 'Pop the patches out of the film.' }
-  );
+  s.part('patches', 'Patches', () => {
+    s.hoop('hooping-2', 'Patches', ['film']);
+    if (p.placements === 'all-first') {
+      s.file('placements', 'Placement lines');
+      placement(s, copies, 'placement');
+    } else s.file('patches', 'Patches');
+    for (const copy of copies) {
+      if (p.placements === 'one-by-one') placement(s, [copy], `placement-${copy}`);
+      else if (copy > 0) continue;
+      const laid = p.placements === 'one-by-one' ? [copy] : copies;
+      // Nothing is stitched with the frame forward.
+      s.move('frame-forward');
+      for (const blank of laid)
+        s.hand(
+          `lay-blank-${blank}`,
+          {
+            do: 'lay',
+            pieceId: `blank-${blank}`,
+            side: 'above',
+            face: 'up',
+            covers: `edge-${blank}`,
+            hold: { by: 'spray' }
+          },
+          { needs: ['cut-blanks'] }
+        );
+      s.move('frame-back');
+      // The patch file begins with its own placement line, which is stitched already.
+      if (p.placements === 'all-first') s.file('patches', 'Patches', 1);
+      for (const done of laid) stitched(s, p, done);
+    }
+  });
+  s.part('finishing', 'Finishing', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    s.hand(
+      'pop-out',
+      { do: 'topping-off', pieceId: 'film' },
+      { needs: ['unhoop'], note: 'Pop the patches out of the film.' }
+    );
+  });
   s.must(...copies.map((copy) => `lay-blank-${copy}`), ...copies.map((copy) => `border-${copy}`));
   s.truth({
     kind: 'stabiliser',
@@ -136,7 +150,7 @@ function pattern(p: Params): Pattern {
     kinds: ['wash-away-film', 'wash-away-mesh', 'tear-away'],
     plies: 2
   });
-  return s.done();
+  return s;
 }
 
 function placement(s: Sequence, copies: number[], key: string): void {

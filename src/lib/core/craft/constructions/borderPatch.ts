@@ -1,10 +1,19 @@
 import { inset, pathLength, shapePath } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import { type Pattern, edgePhases } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, count, length, material, outline, thread, threads } from './fields';
-import { addStabiliser, stabiliserFields } from './stabilisers';
-import { MATERIALS } from './materials';
+import {
+  edgePhases,
+  Sequence,
+  type AnswersOf,
+  count,
+  length,
+  material,
+  outline,
+  thread,
+  threads,
+  addStabiliser,
+  stabiliserFields,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
@@ -37,7 +46,7 @@ export const borderPatch: Construction<typeof FIELDS> = {
   name: 'Border patch, two hoopings',
   summary: 'Design first, cut out on its line, then edged in satin on wash-away: an edge with no raw cloth.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
 /** How far the satin reaches inside the raw edge: half its width at least, and not all of it. */
@@ -45,7 +54,7 @@ function overlapOf({ overlap, borderWidth }: Params): number {
   return Math.min(borderWidth - 0.5, Math.max(borderWidth / 2, overlap));
 }
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const outline = shapePath(p.shape, p.width, p.height);
   const edge = inset(outline, p.borderWidth / 2);
   const raw = inset(outline, p.borderWidth - overlapOf(p));
@@ -60,70 +69,82 @@ function pattern(p: Params): Pattern {
   s.piece('ground', 'PATCH', p.ground, 'hooped', { shows: 'front' });
   s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: p.baseLayers });
 
-  s.hoop('hooping-1', 'Design', ['stabiliser', 'ground']);
-  s.stop('colours', {
-    name: 'Colours',
-    one: 'Colour',
-    role: 'decoration',
-    alsoRoles: ['lettering', 'topstitch'],
-    words: /colou?r|fill|design|letter|text/,
-    repeats: true,
-    visible: 'front',
-    lineIds: ['field'],
-    estimate: [{ stitches: 2500, attended: false }],
-    thread: p.colours
+  s.part('hooping', 'First hooping', () => {
+    s.hoop('hooping-1', 'Design', ['stabiliser', 'ground']);
   });
-  s.stop('cut-line', {
-    name: 'Cut line',
-    role: 'cut-line',
-    words: /cut|die/,
-    threadOf: 'border',
-    visible: 'hidden',
-    lineIds: ['cut']
+  s.part('colours', 'Colours', () => {
+    s.stop('colours', {
+      name: 'Colours',
+      one: 'Colour',
+      role: 'decoration',
+      alsoRoles: ['lettering', 'topstitch'],
+      words: /colou?r|fill|design|letter|text/,
+      repeats: true,
+      visible: 'front',
+      lineIds: ['field'],
+      estimate: [{ stitches: 2500, attended: false }],
+      thread: p.colours
+    });
   });
-  s.move('hoop-off', 'unhoop');
-  s.hand('cut-patch', { do: 'cut-out', lineId: 'cut', margin: 0 }, { needs: ['cut-line'] });
-  s.hoop('hooping-2', 'Border', ['base']);
-  s.stop('placement', {
-    name: 'Placement line',
-    role: 'placement',
-    words: /place|position|guide/,
-    threadOf: 'border',
-    visible: 'hidden',
-    lineIds: ['raw']
+  s.part('cut', 'Cut line and cutting out', () => {
+    s.stop('cut-line', {
+      name: 'Cut line',
+      role: 'cut-line',
+      words: /cut|die/,
+      threadOf: 'border',
+      visible: 'hidden',
+      lineIds: ['cut']
+    });
+    s.move('hoop-off', 'unhoop');
+    s.hand('cut-patch', { do: 'cut-out', lineId: 'cut', margin: 0 }, { needs: ['cut-line'] });
   });
-  s.hand('glue', { do: 'glue', pieceId: 'ground', lineId: 'raw' });
-  s.hand(
-    'lay-patch',
-    {
-      do: 'lay',
-      pieceId: 'ground',
-      side: 'above',
-      face: 'up',
-      covers: 'raw',
-      over: 0,
-      hold: { by: 'glue' }
-    },
-    { needs: ['cut-patch'], note: 'Hold the edge down with an awl while the first pass runs.' }
-  );
-  s.hand('slow', { do: 'speed', spm: 350, firstPass: true });
-  s.stop('border', {
-    name: 'Border',
-    role: 'satin-edge',
-    alsoRoles: ['applique-edge'],
-    words: /border|edge|satin|outline|rim/,
-    visible: 'both',
-    protected: true,
-    lineIds: ['edge'],
-    estimate: edgePhases(pathLength(edge), p.borderWidth, true),
-    thread: p.border
+  s.part('second', 'Second hooping', () => {
+    s.hoop('hooping-2', 'Border', ['base']);
+    s.stop('placement', {
+      name: 'Placement line',
+      role: 'placement',
+      words: /place|position|guide/,
+      threadOf: 'border',
+      visible: 'hidden',
+      lineIds: ['raw']
+    });
+    s.hand('glue', { do: 'glue', pieceId: 'ground', lineId: 'raw' });
+    s.hand(
+      'lay-patch',
+      {
+        do: 'lay',
+        pieceId: 'ground',
+        side: 'above',
+        face: 'up',
+        covers: 'raw',
+        over: 0,
+        hold: { by: 'glue' }
+      },
+      { needs: ['cut-patch'], note: 'Hold the edge down with an awl while the first pass runs.' }
+    );
   });
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' }, { needs: ['border'] });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  s.hand('trim-base', { do: 'cut-roughly', lineId: 'outline', margin: 5 }, { needs: ['unhoop'] });
-  s.hand('rinse', { do: 'rinse' }, { needs: ['trim-base'] });
-  s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+  s.part('edge', 'Satin border', () => {
+    s.hand('slow', { do: 'speed', spm: 350, firstPass: true });
+    s.stop('border', {
+      name: 'Border',
+      role: 'satin-edge',
+      alsoRoles: ['applique-edge'],
+      words: /border|edge|satin|outline|rim/,
+      visible: 'both',
+      protected: true,
+      lineIds: ['edge'],
+      estimate: edgePhases(pathLength(edge), p.borderWidth, true),
+      thread: p.border
+    });
+  });
+  s.part('finishing', 'Finishing', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' }, { needs: ['border'] });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    s.hand('trim-base', { do: 'cut-roughly', lineId: 'outline', margin: 5 }, { needs: ['unhoop'] });
+    s.hand('rinse', { do: 'rinse' }, { needs: ['trim-base'] });
+    s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+  });
   s.must('cut-patch', 'lay-patch', 'border');
   s.truth({
     kind: 'stabiliser',
@@ -131,5 +152,5 @@ function pattern(p: Params): Pattern {
     kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
     plies: 2
   });
-  return s.done();
+  return s;
 }

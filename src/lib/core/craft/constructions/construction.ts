@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import type { AnswersOf, Fields, Question } from './fields';
-import type { Pattern } from './pattern';
+import { compose, type Composed } from '$lib/core/craft/blocks';
+import type { AnswersOf, Fields, Question, Sequence } from '$lib/core/craft/sequence';
+import type { Block } from '$lib/core/documents/item';
 
 /**
  * A way of building an item: what it asks and what it makes of the answers. One file holds one. Its fields carry their usual
@@ -13,7 +14,18 @@ export interface Construction<F extends Fields = Fields> {
   fields: F;
   /** Finished pieces that one stitching of the file gives, where it is more than one. */
   piecesPerFile?: (answers: AnswersOf<F>) => number;
-  pattern(answers: AnswersOf<F>): Pattern;
+  /** Its outline, lines and pieces, and the parts that only it has. */
+  draft(answers: AnswersOf<F>): Sequence;
+  /** The blocks it is made of, in their order; its own parts where it does not say. */
+  recipe?: (answers: AnswersOf<F>) => Block[];
+}
+
+/** What a construction makes of answers and blocks. */
+export type Made = ({ ok: true; params: Record<string, unknown>; blocks: Block[] } & Composed) | NotMade;
+interface NotMade {
+  ok: false;
+  /** One sentence for each wrong answer. */
+  problems: string[];
 }
 
 /** What the rest of the application needs of any construction. */
@@ -25,11 +37,11 @@ export interface AnyConstruction {
   defaults: Record<string, unknown>;
   /**
    * Makes the pattern from answers that nobody has checked.
+   *
+   * @param blocks what the item is made of, where that is not what the construction would take
    * @returns the pattern with the full answers, or one sentence for each wrong answer
    */
-  patternOf(
-    answers: Record<string, unknown>
-  ): { ok: true; pattern: Pattern; params: Record<string, unknown> } | { ok: false; problems: string[] };
+  patternOf(answers: Record<string, unknown>, blocks?: readonly Block[]): Made;
   /** Finished pieces that one stitching of the file gives; one for answers that are wrong. */
   piecesPerFile(answers: Record<string, unknown>): number;
 }
@@ -59,10 +71,15 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
     summary,
     questions: Object.entries(fields).map(([key, { asked }]) => ({ key, ...asked })),
     defaults: answers.parse({}),
-    patternOf(given) {
+    patternOf(given, own) {
       const parsed = answers.safeParse(given);
-      if (parsed.success)
-        return { ok: true, pattern: construction.pattern(parsed.data), params: parsed.data };
+      if (parsed.success) {
+        const blocks = own
+          ? [...own]
+          : (construction.recipe?.(parsed.data) ?? partsOf(construction.draft(parsed.data)));
+        const composed = compose(() => construction.draft(parsed.data), blocks);
+        return { ok: true, params: parsed.data, blocks, ...composed };
+      }
       const labelOf = (key: PropertyKey | undefined): string =>
         fields[String(key)]?.asked.label ?? String(key ?? 'Answers');
       return {
@@ -75,4 +92,9 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
       return (parsed.success && construction.piecesPerFile?.(parsed.data)) || 1;
     }
   };
+}
+
+/** The parts of a construction as blocks of an item. */
+export function partsOf({ parts }: Sequence): Block[] {
+  return parts.map(({ key, name }) => ({ id: key, kind: 'part', name, answers: {} }));
 }

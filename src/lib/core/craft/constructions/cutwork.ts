@@ -1,9 +1,17 @@
 import { offsetPath, segment, shapePath } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence, stopPart } from './sequence';
-import { type AnswersOf, choice, count, length, material, outline, thread } from './fields';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  stopPart,
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  material,
+  outline,
+  thread,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   school: choice(
@@ -40,10 +48,10 @@ export const cutwork: Construction<typeof FIELDS> = {
   summary:
     'A window cut by scissors, cut through and patched, or cut by chisel needles; then bars and satin.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const window = shapePath(p.shape, p.width, p.height);
   const size = { width: p.width + 2 * SATIN_MM, height: p.height + 2 * SATIN_MM };
   const s = new Sequence({ shape: p.shape, size, finished: size, edge: 'satin edge' });
@@ -64,59 +72,67 @@ function pattern(p: Params): Pattern {
   });
   if (b) s.piece('scrap', 'STICKY SCRAP', MATERIALS.sticky, 'applique', { covers: 'window' });
 
-  if (knit) s.hand('mesh', { do: 'back-cloth', pieceIds: ['ground'] });
-  if (b) cutThrough(s);
-  else {
-    s.hoop('hooping-1', 'Hooping', ['base', 'ground'], { on: false });
-    s.hand('bobbin', { do: 'bobbin', threadId: 'stop:satin' });
-    s.move('hoop-on');
-    s.stop('outline', {
-      ...stopPart('Cut outline', 'cut-line', /outline|cut/, ['window'], {
-        threadOf: 'satin',
-        visible: 'hidden'
-      }),
-      passes: 2
-    });
-    if (p.school === 'needles') needles(s);
+  s.part('window', 'Hooping and window', () => {
+    if (knit) s.hand('mesh', { do: 'back-cloth', pieceIds: ['ground'] });
+    if (b) cutThrough(s);
     else {
-      s.move('hoop-off');
-      s.hand('cut-window', {
-        do: 'cut-away-behind',
-        pieceIds: ['ground'],
-        lineId: 'window',
-        from: 'front',
-        keepIds: ['base']
-      });
+      s.hoop('hooping-1', 'Hooping', ['base', 'ground'], { on: false });
+      s.hand('bobbin', { do: 'bobbin', threadId: 'stop:satin' });
       s.move('hoop-on');
-      s.must('cut-window');
+      s.stop('outline', {
+        ...stopPart('Cut outline', 'cut-line', /outline|cut/, ['window'], {
+          threadOf: 'satin',
+          visible: 'hidden'
+        }),
+        passes: 2
+      });
+      if (p.school === 'needles') needles(s);
+      else {
+        s.move('hoop-off');
+        s.hand('cut-window', {
+          do: 'cut-away-behind',
+          pieceIds: ['ground'],
+          lineId: 'window',
+          from: 'front',
+          keepIds: ['base']
+        });
+        s.move('hoop-on');
+        s.must('cut-window');
+      }
     }
-  }
-  s.stop('bars', {
-    ...stopPart('Bars', 'bars', /bar/, ['bar-1', 'bar-2'], { threadOf: 'satin', visible: 'both' }),
-    width: 1.5
   });
-  s.stop('satin', {
-    ...stopPart('Satin edge', 'satin-edge', /satin|edge/, ['window'], { visible: 'both' }),
-    protected: true,
-    width: SATIN_MM,
-    thread: p.thread
-  });
-  if (p.eyelet === 'yes') {
-    s.hand('punch', { do: 'punch', holes: 1 });
-    s.stop('eyelet', {
-      ...stopPart('Eyelet satin', 'satin-edge', /eyelet/, [], { threadOf: 'satin', visible: 'both' }),
-      estimate: [{ stitches: 180, length: 2, width: 2, attended: false }]
+  s.part('edge', 'Bars and satin', () => {
+    s.stop('bars', {
+      ...stopPart('Bars', 'bars', /bar/, ['bar-1', 'bar-2'], { threadOf: 'satin', visible: 'both' }),
+      width: 1.5
     });
-  }
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' }, { needs: ['satin'] });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  s.hand('rinse', { do: 'rinse' }, { needs: ['unhoop'], note: 'In the washing machine.' });
-  s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
-  s.hand('press', { do: 'press', from: 'back' }, { needs: ['dry'] });
+    s.stop('satin', {
+      ...stopPart('Satin edge', 'satin-edge', /satin|edge/, ['window'], { visible: 'both' }),
+      protected: true,
+      width: SATIN_MM,
+      thread: p.thread
+    });
+  });
+  s.part('eyelet', 'Eyelet', () => {
+    if (p.eyelet === 'yes') {
+      s.hand('punch', { do: 'punch', holes: 1 });
+      s.stop('eyelet', {
+        ...stopPart('Eyelet satin', 'satin-edge', /eyelet/, [], { threadOf: 'satin', visible: 'both' }),
+        estimate: [{ stitches: 180, length: 2, width: 2, attended: false }]
+      });
+    }
+  });
+  s.part('finishing', 'Rinsed and finished', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' }, { needs: ['satin'] });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    s.hand('rinse', { do: 'rinse' }, { needs: ['unhoop'], note: 'In the washing machine.' });
+    s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+    s.hand('press', { do: 'press', from: 'back' }, { needs: ['dry'] });
+  });
   s.must('bobbin', 'satin');
   s.truth({ kind: 'stabiliser', pieceId: 'base', kinds: [...WASHES], plies: 1 });
-  return s.done();
+  return s;
 }
 
 function cutThrough(s: Sequence): void {

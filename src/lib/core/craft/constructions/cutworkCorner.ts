@@ -1,9 +1,15 @@
 import { box, segment } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, count, length, material, thread } from './fields';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  material,
+  thread,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   width: length('One repeat, width', 80, 30, 250),
@@ -26,10 +32,10 @@ export const cutworkCorner: Construction<typeof FIELDS> = {
   summary:
     'The hem aligned on a line, tacked, trimmed at the corner, lace over its edge; repeated round the cloth.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const size = { width: p.width, height: p.height };
   const s = new Sequence({ shape: 'rectangle', size, finished: size, edge: 'lace' });
   const [w, h] = [p.width / 2, p.height / 2];
@@ -51,10 +57,14 @@ function pattern(p: Params): Pattern {
     shows: 'front',
     overrides: { width: cloth[0], height: cloth[1] }
   });
-  for (let at = 1; at <= p.repeats; at++) repeat(s, p, at, hidden);
-  s.hand('rinse', { do: 'rinse' }, { needs: [`unhoop-${p.repeats}`] });
-  s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
-  s.hand('press', { do: 'press', from: 'back' }, { needs: ['dry'] });
+  s.part('repeats', 'Repeats', () => {
+    for (let at = 1; at <= p.repeats; at++) repeat(s, p, at, hidden);
+  });
+  s.part('finishing', 'Rinsed and finished', () => {
+    s.hand('rinse', { do: 'rinse' }, { needs: [`unhoop-${p.repeats}`] });
+    s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+    s.hand('press', { do: 'press', from: 'back' }, { needs: ['dry'] });
+  });
   for (let at = 1; at <= p.repeats; at++)
     s.truth({
       kind: 'stabiliser',
@@ -62,7 +72,7 @@ function pattern(p: Params): Pattern {
       kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
       plies: 2
     });
-  return s.done();
+  return s;
 }
 
 function repeat(s: Sequence, p: Params, at: number, hidden: { threadOf: string; visible: 'hidden' }): void {

@@ -9,11 +9,22 @@ import {
 } from '$lib/core/base/geometry';
 import type { Line } from '$lib/core/documents/item';
 import type { Construction } from './construction';
-import { blanketPhase, type Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
-import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
-import { MATERIALS } from './materials';
+import {
+  blanketPhase,
+  Sequence,
+  type AnswersOf,
+  choice,
+  heldAs,
+  hold,
+  length,
+  material,
+  outline,
+  thread,
+  addStabiliser,
+  stabiliserFields,
+  takeStabiliserOff,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
@@ -64,10 +75,10 @@ export const fusedApplique: Construction<typeof FIELDS> = {
   summary:
     'Pre-cut shapes laid inside their lines, fused and edged; a later piece covers a part of the first.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const shape = shapePath(p.shape, p.width, p.height);
   const first = shifted(shape, -p.width / 3, 0);
   const second = shifted(shape, p.width / 3, 0);
@@ -96,24 +107,34 @@ function pattern(p: Params): Pattern {
   }
 
   const fused = (['first', 'second'] as const).filter((id) => p[`${id}Method`] === 'pre-cut');
-  if (fused.length > 0)
-    s.hand(
-      'web',
-      { do: 'back-cloth', pieceIds: fused },
-      { note: 'Before the shapes are cut; the paper stays on.' }
-    );
-  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
-  if (p.lines === 'one') placement(s, ['first', 'second'], 'placement');
-  piece(s, p, 'first');
-  piece(s, p, 'second');
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' }, { needs: ['second-edge'] });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
-  takeStabiliserOff(s, { stabiliser: base, layers: p.layers });
-  s.hand('press', { do: 'press', from: 'back' }, { needs: ['unhoop'] });
+  s.part('hooping', 'Hooping', () => {
+    if (fused.length > 0)
+      s.hand(
+        'web',
+        { do: 'back-cloth', pieceIds: fused },
+        { note: 'Before the shapes are cut; the paper stays on.' }
+      );
+    s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
+  });
+  s.part('placement', 'Placement lines', () => {
+    if (p.lines === 'one') placement(s, ['first', 'second'], 'placement');
+  });
+  s.part('first', 'First piece', () => {
+    piece(s, p, 'first');
+  });
+  s.part('second', 'Second piece', () => {
+    piece(s, p, 'second');
+  });
+  s.part('finishing', 'Finishing', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' }, { needs: ['second-edge'] });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 });
+    takeStabiliserOff(s, { stabiliser: base, layers: p.layers });
+    s.hand('press', { do: 'press', from: 'back' }, { needs: ['unhoop'] });
+  });
   s.must('lay-first', 'lay-second');
-  return s.done();
+  return s;
 }
 
 function placement(s: Sequence, lineIds: string[], key: string): void {

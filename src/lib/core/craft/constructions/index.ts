@@ -1,4 +1,2 @@
-export type { AnyConstruction } from './construction';
-export type { Question } from './fields';
-export { type DetailColour, edgePhases, type ExpectedStop, type Pattern, type PatternEntry } from './pattern';
+export type { AnyConstruction, Made } from './construction';
 export { CONSTRUCTIONS, constructionOf } from './all';

@@ -1,9 +1,17 @@
 import { inset, shapePath, shifted } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern, PatternEntry } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, count, length, material, outline, threads } from './fields';
-import { MATERIALS } from './materials';
+import {
+  type PatternEntry,
+  Sequence,
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  material,
+  outline,
+  threads,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
@@ -42,10 +50,10 @@ export const lace: Construction<typeof FIELDS> = {
   summary:
     'Underlay and lace on wash-away, the bobbin in the lace’s own colour, rinsed and dried; sets are joined.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const shape = shapePath(p.shape, p.width, p.height);
   const pitch = p.width + 8;
   const size = { width: pitch * p.parts - 8, height: p.height };
@@ -72,48 +80,56 @@ function pattern(p: Params): Pattern {
       });
   }
 
-  s.hoop('hooping-1', 'Hooping', ['base'], { on: false });
-  s.hand('bobbin-0', { do: 'bobbin', threadId: 'stop:lace' });
-  s.move('hoop-on');
-  if (cloth) inlay(s, parts);
-  s.stop('underlay', {
-    name: 'Underlay',
-    role: 'lace-underlay',
-    words: /underlay|net|grid|base/,
-    // Some files have none.
-    optional: true,
-    threadOf: 'lace',
-    visible: 'both',
-    lineIds: all,
-    passes: 4
+  s.part('hooping', 'Hooping', () => {
+    s.hoop('hooping-1', 'Hooping', ['base'], { on: false });
+    s.hand('bobbin-0', { do: 'bobbin', threadId: 'stop:lace' });
+    s.move('hoop-on');
   });
-  s.stop('lace', {
-    name: 'Lace',
-    one: p.colours.length > 1 ? 'Lace, colour' : 'Lace',
-    role: 'lace',
-    alsoRoles: ['decoration', 'satin-edge', 'applique-edge', 'lettering'],
-    words: /lace|fill|colou?r/,
-    // A row for each colour: both threads change, and the tails on the back would show in lace.
-    repeats: true,
-    takesAny: true,
-    between: p.oneColour === 'yes' ? [] : CHANGE_BOTH_THREADS,
-    visible: 'both',
-    protected: true,
-    lineIds: all,
-    thread: p.colours
+  s.part('inlay', 'Cloth in the middle', () => {
+    if (cloth) inlay(s, parts);
   });
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' }, { needs: ['lace'] });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  const [first = 'lace-0', ...others] = all;
-  s.hand(
-    'trim',
-    { do: 'cut-roughly', lineId: first, margin: 5, ...(others.length > 0 && { alsoLineIds: others }) },
-    { needs: ['unhoop'] }
-  );
-  s.hand('rinse', { do: 'rinse' }, { needs: ['trim'] });
-  s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
-  if (p.loops > 0) s.hand('join', { do: 'join-parts', loops: p.loops }, { needs: ['dry'] });
+  s.part('lace', 'Lace', () => {
+    s.stop('underlay', {
+      name: 'Underlay',
+      role: 'lace-underlay',
+      words: /underlay|net|grid|base/,
+      // Some files have none.
+      optional: true,
+      threadOf: 'lace',
+      visible: 'both',
+      lineIds: all,
+      passes: 4
+    });
+    s.stop('lace', {
+      name: 'Lace',
+      one: p.colours.length > 1 ? 'Lace, colour' : 'Lace',
+      role: 'lace',
+      alsoRoles: ['decoration', 'satin-edge', 'applique-edge', 'lettering'],
+      words: /lace|fill|colou?r/,
+      // A row for each colour: both threads change, and the tails on the back would show in lace.
+      repeats: true,
+      takesAny: true,
+      between: p.oneColour === 'yes' ? [] : CHANGE_BOTH_THREADS,
+      visible: 'both',
+      protected: true,
+      lineIds: all,
+      thread: p.colours
+    });
+  });
+  s.part('finishing', 'Rinsed and finished', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' }, { needs: ['lace'] });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    const [first = 'lace-0', ...others] = all;
+    s.hand(
+      'trim',
+      { do: 'cut-roughly', lineId: first, margin: 5, ...(others.length > 0 && { alsoLineIds: others }) },
+      { needs: ['unhoop'] }
+    );
+    s.hand('rinse', { do: 'rinse' }, { needs: ['trim'] });
+    s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+    if (p.loops > 0) s.hand('join', { do: 'join-parts', loops: p.loops }, { needs: ['dry'] });
+  });
   s.must('lace', 'bobbin-0');
   s.truth({
     kind: 'stabiliser',
@@ -121,7 +137,7 @@ function pattern(p: Params): Pattern {
     kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
     plies: 2
   });
-  return s.done();
+  return s;
 }
 
 function inlay(s: Sequence, parts: number[]): void {

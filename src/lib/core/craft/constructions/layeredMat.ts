@@ -1,9 +1,19 @@
 import { box, inset, shapePath, shifted } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence, stopPart } from './sequence';
-import { type AnswersOf, choice, count, heldAs, hold, length, material, outline, thread } from './fields';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  stopPart,
+  type AnswersOf,
+  choice,
+  count,
+  heldAs,
+  hold,
+  length,
+  material,
+  outline,
+  thread,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('rounded', 'rectangle', 'oval', 'shield', 'heart', 'scallop'),
@@ -39,12 +49,12 @@ export const layeredMat: Construction<typeof FIELDS> = {
   summary:
     'Batting, top and two appliqué pieces, a vinyl back under the hoop, one satin edge round everything.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
 const HIDDEN = { threadOf: 'border', visible: 'hidden' } as const;
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const outer = shapePath(p.shape, p.width, p.height);
   const edge = inset(outer, p.borderWidth / 2);
   const size = { width: p.width, height: p.height };
@@ -65,66 +75,86 @@ function pattern(p: Params): Pattern {
   s.piece('second', 'SECOND APPLIQUÉ', p.second, 'applique', { covers: 'second', shows: 'front' });
   s.piece('back', 'BACK', p.back, 'backing', { covers: 'edge', shows: 'back' });
 
-  s.hoop('hooping-1', 'Hooping', ['base']);
-  s.stop('placement', stopPart('Placement line', 'placement', /place|position/, ['edge'], HIDDEN));
-  lay(s, 'batting', 'edge');
-  lay(s, 'top', 'edge', 'spray', ['lay-batting']);
-  s.stop('tack', stopPart('Tack-down', 'tack-down', /tack|fix/, ['edge'], HIDDEN));
-  s.stop('details', {
-    ...stopPart('Details', 'decoration', /detail|design/, ['quilt'], { visible: 'front' }),
-    estimate: [{ stitches: 2200, attended: false }],
-    thread: p.details
+  s.part('hooping', 'Hooping', () => {
+    s.hoop('hooping-1', 'Hooping', ['base']);
   });
-  applique(s, p);
-  if (p.lettering === 'yes')
-    s.stop('lettering', {
-      ...stopPart('Lettering', 'lettering', /letter|name|text/, ['letters'], { visible: 'front' }),
-      optional: true,
-      threadOf: 'details'
+  s.part('top', 'Batting and top', () => {
+    s.stop('placement', stopPart('Placement line', 'placement', /place|position/, ['edge'], HIDDEN));
+    lay(s, 'batting', 'edge');
+    lay(s, 'top', 'edge', 'spray', ['lay-batting']);
+    s.stop('tack', stopPart('Tack-down', 'tack-down', /tack|fix/, ['edge'], HIDDEN));
+  });
+  s.part('details', 'Details', () => {
+    s.stop('details', {
+      ...stopPart('Details', 'decoration', /detail|design/, ['quilt'], { visible: 'front' }),
+      estimate: [{ stitches: 2200, attended: false }],
+      thread: p.details
     });
-  s.nameGoes('details', 'top', 'letters');
-  s.stop('outline', stopPart('Outline again', 'tack-down', /outline|again/, ['edge'], HIDDEN));
-  s.move('hoop-off');
-  // Only now: the stitching has pulled the top in.
-  s.hand('trim-top', {
-    do: 'trim',
-    pieceIds: ['batting', 'top'],
-    lineId: 'edge',
-    side: 'outside',
-    margin: 0.5
   });
-  s.move('turn-over');
-  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 4 });
-  s.hand('lay-back', {
-    do: 'lay',
-    pieceId: 'back',
-    side: 'below',
-    face: 'down',
-    covers: 'edge',
-    over: 20,
-    hold: { by: 'spray' }
+  s.part('applique', 'Two appliqué pieces', () => {
+    applique(s, p);
   });
-  s.toFront();
-  s.hand('look-under', { do: 'check-under' }, { note: 'Support the back while the hoop goes on.' });
-  s.stop('back-tack', stopPart('Back tack-down', 'tack-down', /back|tack/, ['edge'], HIDDEN));
-  s.toBack();
-  s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
-  s.toFront();
-  if (p.throughAll === 'yes')
-    s.stop('through', {
-      ...stopPart('Quilting through all', 'quilting', /quilt|through/, ['quilt'], { visible: 'both' }),
-      through: true,
-      optional: true,
-      threadOf: 'details'
+  s.part('lettering', 'Lettering', () => {
+    if (p.lettering === 'yes')
+      s.stop('lettering', {
+        ...stopPart('Lettering', 'lettering', /letter|name|text/, ['letters'], { visible: 'front' }),
+        optional: true,
+        threadOf: 'details'
+      });
+  });
+  s.part('trim', 'Outline and trimming', () => {
+    s.nameGoes('details', 'top', 'letters');
+    s.stop('outline', stopPart('Outline again', 'tack-down', /outline|again/, ['edge'], HIDDEN));
+    s.move('hoop-off');
+    // Only now: the stitching has pulled the top in.
+    s.hand('trim-top', {
+      do: 'trim',
+      pieceIds: ['batting', 'top'],
+      lineId: 'edge',
+      side: 'outside',
+      margin: 0.5
     });
-  s.hand('bobbin', { do: 'bobbin', threadId: 'stop:border' });
-  s.stop('border', {
-    ...stopPart('Satin edge', 'satin-edge', /border|edge|satin/, ['edge'], { visible: 'both' }),
-    protected: true,
-    width: p.borderWidth,
-    thread: p.border
   });
-  finish(s, p);
+  s.part('back', 'Back under the hoop', () => {
+    s.move('turn-over');
+    s.hand('snip-back', { do: 'snip', side: 'back', jumps: 4 });
+    s.hand('lay-back', {
+      do: 'lay',
+      pieceId: 'back',
+      side: 'below',
+      face: 'down',
+      covers: 'edge',
+      over: 20,
+      hold: { by: 'spray' }
+    });
+    s.toFront();
+    s.hand('look-under', { do: 'check-under' }, { note: 'Support the back while the hoop goes on.' });
+    s.stop('back-tack', stopPart('Back tack-down', 'tack-down', /back|tack/, ['edge'], HIDDEN));
+    s.toBack();
+    s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
+    s.toFront();
+  });
+  s.part('through', 'Quilting through all', () => {
+    if (p.throughAll === 'yes')
+      s.stop('through', {
+        ...stopPart('Quilting through all', 'quilting', /quilt|through/, ['quilt'], { visible: 'both' }),
+        through: true,
+        optional: true,
+        threadOf: 'details'
+      });
+  });
+  s.part('edge', 'Satin edge', () => {
+    s.hand('bobbin', { do: 'bobbin', threadId: 'stop:border' });
+    s.stop('border', {
+      ...stopPart('Satin edge', 'satin-edge', /border|edge|satin/, ['edge'], { visible: 'both' }),
+      protected: true,
+      width: p.borderWidth,
+      thread: p.border
+    });
+  });
+  s.part('finishing', 'Finishing', () => {
+    finish(s, p);
+  });
   s.must('trim-top', 'trim-back', 'lay-back', 'bobbin', 'border');
   s.truth({
     kind: 'stabiliser',
@@ -132,7 +162,7 @@ function pattern(p: Params): Pattern {
     kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
     plies: 1
   });
-  return s.done();
+  return s;
 }
 
 function lay(

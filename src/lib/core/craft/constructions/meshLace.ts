@@ -1,9 +1,15 @@
 import { box } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, count, length, material, thread } from './fields';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  material,
+  thread,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   width: length('One segment, width', 110, 40, 300),
@@ -30,10 +36,10 @@ export const meshLace: Construction<typeof FIELDS> = {
   summary:
     'Long lace segments on mesh over wash-away, repeated and mirrored, sewn to a strip, rinsed at the end.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const size = { width: p.width, height: p.height };
   const s = new Sequence({
     shape: 'rectangle',
@@ -49,62 +55,66 @@ function pattern(p: Params): Pattern {
     s.piece(`mesh-${at}`, `MESH${name}`, p.mesh, 'hooped', { shows: 'front' });
   }
   if (p.colours === 'one-run') s.oneColour();
-  s.hand('needle', { do: 'needle', needle: 'ballpoint 75/11' });
-  for (let at = 1; at <= p.segments; at++) {
-    s.hoop(`hooping-${at}`, p.segments > 1 ? `Segment ${at}` : 'Hooping', [`base-${at}`, `mesh-${at}`], {
-      on: false
-    });
-    s.hand(`bobbin-${at}`, { do: 'bobbin', threadId: 'stop:lace-1' });
-    s.move('hoop-on');
-    const segment = at % 2 === 0 ? `Lace ${at}, mirrored` : p.segments > 1 ? `Lace ${at}` : 'Lace';
-    s.stop(`lace-${at}`, {
-      name: segment,
-      one: segment,
-      role: 'lace',
-      words: /lace|run|fill/,
-      visible: 'both',
-      protected: true,
-      lineIds: [`lace-${at}`],
-      // One row, or one for each colour; every segment runs them all again.
-      repeats: true,
-      takesAny: true,
-      ...(at > 1 && { threadOf: 'lace-1', again: 'lace-1' }),
-      // A bobbin cannot last: the halts are planned where the segment is least dense.
-      estimate: [{ stitches: Math.ceil(p.width * p.height * DENSITY), length: 2.2, attended: false }],
-      ...(at === 1 && { thread: p.thread })
-    });
-    s.move('hoop-off');
-    s.hand(`inspect-${at}`, { do: 'inspect' });
-    s.hand(`unhoop-${at}`, { do: 'unhoop' }, { needs: [`inspect-${at}`] });
-  }
-  const last = `unhoop-${p.segments}`;
-  s.hand(
-    'rinse-partly',
-    { do: 'other', title: 'Rinse only partly: the edge stays stiff', seconds: 120 },
-    { needs: [last] }
-  );
-  s.hand(
-    'pin-strip',
-    { do: 'other', title: 'Pin to the strip and sew, 12 mm seam', seconds: 600 },
-    { needs: ['rinse-partly'] }
-  );
-  s.hand(
-    'tube',
-    { do: 'other', title: 'Fold lengthwise, sew, turn the tube', seconds: 480 },
-    { needs: ['pin-strip'] }
-  );
-  s.hand(
-    'ends',
-    { do: 'other', title: 'Straighten the mesh again and join the ends as far as you reach', seconds: 300 },
-    { needs: ['tube'] }
-  );
-  s.hand(
-    'topstitch',
-    { do: 'other', title: 'Topstitch the gap, away from the lace', seconds: 180 },
-    { needs: ['ends'] }
-  );
-  s.hand('rinse', { do: 'rinse' }, { needs: ['topstitch'] });
-  s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+  s.part('segments', 'Segments', () => {
+    s.hand('needle', { do: 'needle', needle: 'ballpoint 75/11' });
+    for (let at = 1; at <= p.segments; at++) {
+      s.hoop(`hooping-${at}`, p.segments > 1 ? `Segment ${at}` : 'Hooping', [`base-${at}`, `mesh-${at}`], {
+        on: false
+      });
+      s.hand(`bobbin-${at}`, { do: 'bobbin', threadId: 'stop:lace-1' });
+      s.move('hoop-on');
+      const segment = at % 2 === 0 ? `Lace ${at}, mirrored` : p.segments > 1 ? `Lace ${at}` : 'Lace';
+      s.stop(`lace-${at}`, {
+        name: segment,
+        one: segment,
+        role: 'lace',
+        words: /lace|run|fill/,
+        visible: 'both',
+        protected: true,
+        lineIds: [`lace-${at}`],
+        // One row, or one for each colour; every segment runs them all again.
+        repeats: true,
+        takesAny: true,
+        ...(at > 1 && { threadOf: 'lace-1', again: 'lace-1' }),
+        // A bobbin cannot last: the halts are planned where the segment is least dense.
+        estimate: [{ stitches: Math.ceil(p.width * p.height * DENSITY), length: 2.2, attended: false }],
+        ...(at === 1 && { thread: p.thread })
+      });
+      s.move('hoop-off');
+      s.hand(`inspect-${at}`, { do: 'inspect' });
+      s.hand(`unhoop-${at}`, { do: 'unhoop' }, { needs: [`inspect-${at}`] });
+    }
+  });
+  s.part('finishing', 'Sewn to a tube', () => {
+    const last = `unhoop-${p.segments}`;
+    s.hand(
+      'rinse-partly',
+      { do: 'other', title: 'Rinse only partly: the edge stays stiff', seconds: 120 },
+      { needs: [last] }
+    );
+    s.hand(
+      'pin-strip',
+      { do: 'other', title: 'Pin to the strip and sew, 12 mm seam', seconds: 600 },
+      { needs: ['rinse-partly'] }
+    );
+    s.hand(
+      'tube',
+      { do: 'other', title: 'Fold lengthwise, sew, turn the tube', seconds: 480 },
+      { needs: ['pin-strip'] }
+    );
+    s.hand(
+      'ends',
+      { do: 'other', title: 'Straighten the mesh again and join the ends as far as you reach', seconds: 300 },
+      { needs: ['tube'] }
+    );
+    s.hand(
+      'topstitch',
+      { do: 'other', title: 'Topstitch the gap, away from the lace', seconds: 180 },
+      { needs: ['ends'] }
+    );
+    s.hand('rinse', { do: 'rinse' }, { needs: ['topstitch'] });
+    s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
+  });
   s.must(...Array.from({ length: p.segments }, (_, at) => `lace-${at + 1}`), 'bobbin-1');
   for (let at = 1; at <= p.segments; at++)
     s.truth({
@@ -113,5 +123,5 @@ function pattern(p: Params): Pattern {
       kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
       plies: 1
     });
-  return s.done();
+  return s;
 }

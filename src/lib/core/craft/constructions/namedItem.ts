@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { Operation } from '$lib/core/documents/item';
-import { type Construction, usualAnswers } from './construction';
+import { extents } from '$lib/core/base/geometry';
+import type { Block } from '$lib/core/documents/item';
+import { type AnswersOf, choice, type Sequence, text, thread } from '$lib/core/craft/sequence';
+import { type Construction, partsOf, usualAnswers } from './construction';
 import { layeredMat } from './layeredMat';
-import type { Pattern, PatternEntry } from './pattern';
 import { snapTab } from './snapTab';
 import { topper } from './topper';
 import { turnedFlat } from './turnedFlat';
-import { type AnswersOf, choice, text, thread } from './fields';
 
 const FIELDS = {
   base: choice(
@@ -22,10 +22,8 @@ const FIELDS = {
   name: text('Name or monogram', z.string().trim().min(1, 'write the name').max(40).default('Bramble')),
   thread: thread('Thread of the name', 'Burgundy', '#6d1f31')
 };
+const USUAL_FIELD = { minX: -30, maxX: 30, minY: -10, maxY: 10 };
 type Params = AnswersOf<typeof FIELDS>;
-
-/** Stitches of a name, for each letter. */
-const STITCHES_A_LETTER = 220;
 
 /** A second design, as a name, run in the middle of the first. */
 export const namedItem: Construction<typeof FIELDS> = {
@@ -34,52 +32,43 @@ export const namedItem: Construction<typeof FIELDS> = {
   summary:
     'A tab, turned item, mat or topper whose name is a file of its own, stitched before the surface is covered.',
   fields: FIELDS,
-  pattern
+  draft: ({ base }) => baseOf(base),
+  recipe
 };
 
-function pattern(p: Params): Pattern {
-  const base = baseOf(p.base);
-  const place = base.name;
-  if (!place) return base;
-  const run: PatternEntry = {
-    kind: 'hand',
-    id: 'name-run',
-    op: Operation.parse({
-      do: 'insert-run',
-      fileName: p.name,
-      pieceId: place.pieceId,
-      lineId: place.lineId,
-      threadId: 'thread:name',
-      stitches: p.name.length * STITCHES_A_LETTER
-    }),
-    needs: [place.after]
+/** The parts of the base, with the name after the one its place follows. */
+function recipe({ base, name, thread: colour }: Params): Block[] {
+  const parts = partsOf(baseOf(base));
+  const { name: place, entries, lines } = baseOf(base).done();
+  const field = lines.find(({ id }) => id === place?.lineId);
+  const { minX, maxX, minY, maxY } = field ? extents(field.path) : USUAL_FIELD;
+  const after = entries.find(
+    (entry) => (entry.kind === 'stop' ? entry.key : entry.id) === place?.after
+  )?.block;
+  const run: Block = {
+    id: 'name',
+    kind: 'name',
+    answers: {
+      name,
+      thread: colour,
+      width: maxX - minX,
+      height: maxY - minY,
+      across: (minX + maxX) / 2,
+      down: (minY + maxY) / 2
+    }
   };
-  const entries = base.entries.flatMap((entry) =>
-    (entry.kind === 'stop' ? entry.key : entry.id) === place.after ? [entry, run] : [entry]
-  );
-  // What covers the surface, or follows on it, waits for the name.
-  const at = entries.indexOf(run);
-  const next = entries.findIndex(
-    (entry, index) => index > at && entry.kind === 'hand' && entry.op.do === 'lay'
-  );
-  return {
-    ...base,
-    threads: { ...base.threads, name: [p.thread] },
-    entries: entries.map((entry, index) =>
-      index === next ? { ...entry, needs: [...(entry.needs ?? []), 'name-run'] } : entry
-    )
-  };
+  return parts.flatMap((part) => (part.id === after ? [part, run] : [part]));
 }
 
-function baseOf(kind: Params['base']): Pattern {
+function baseOf(kind: Params['base']): Sequence {
   switch (kind) {
     case 'snap-tab':
-      return snapTab.pattern(usualAnswers(snapTab, { width: 70, height: 90, shape: 'rounded' }));
+      return snapTab.draft(usualAnswers(snapTab, { width: 70, height: 90, shape: 'rounded' }));
     case 'turned-flat':
-      return turnedFlat.pattern(usualAnswers(turnedFlat, { school: 'pieced' }));
+      return turnedFlat.draft(usualAnswers(turnedFlat, { school: 'pieced' }));
     case 'layered-mat':
-      return layeredMat.pattern(usualAnswers(layeredMat, { lettering: 'no' }));
+      return layeredMat.draft(usualAnswers(layeredMat, { lettering: 'no' }));
     case 'topper':
-      return topper.pattern(usualAnswers(topper, {}));
+      return topper.draft(usualAnswers(topper, {}));
   }
 }

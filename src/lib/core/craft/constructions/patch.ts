@@ -1,9 +1,18 @@
 import { inset, shapePath } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, length, material, outline, thread, threads } from './fields';
-import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
+import {
+  Sequence,
+  type AnswersOf,
+  choice,
+  length,
+  material,
+  outline,
+  thread,
+  threads,
+  addStabiliser,
+  stabiliserFields,
+  takeStabiliserOff
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
@@ -35,10 +44,10 @@ export const patch: Construction<typeof FIELDS> = {
   name: 'Patch, one hooping',
   summary: 'Colours and border stitched on hooped felt or canvas, then cut out close. To sew on or iron on.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const outline = shapePath(p.shape, p.width, p.height);
   const s = new Sequence({
     shape: p.shape,
@@ -62,50 +71,58 @@ function pattern(p: Params): Pattern {
       { covers: 'outline' }
     );
 
-  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
-  s.stop('colours', {
-    name: 'Colours',
-    one: 'Colour',
-    role: 'decoration',
-    alsoRoles: ['lettering', 'quilting', 'topstitch', 'applique-edge'],
-    words: /colou?r|fill|design|letter|text/,
-    repeats: true,
-    visible: 'front',
-    lineIds: ['field'],
-    estimate: [{ stitches: 2500, attended: false }],
-    thread: p.colours
+  s.part('hooping', 'Hooping', () => {
+    s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
   });
-  s.stop('border', {
-    name: 'Border',
-    role: 'satin-edge',
-    alsoRoles: ['applique-edge', 'closing-seam'],
-    words: /border|edge|satin|outline|rim/,
-    visible: 'front',
-    protected: true,
-    lineIds: ['border'],
-    width: p.borderWidth,
-    thread: p.border
+  s.part('colours', 'Colours', () => {
+    s.stop('colours', {
+      name: 'Colours',
+      one: 'Colour',
+      role: 'decoration',
+      alsoRoles: ['lettering', 'quilting', 'topstitch', 'applique-edge'],
+      words: /colou?r|fill|design|letter|text/,
+      repeats: true,
+      visible: 'front',
+      lineIds: ['field'],
+      estimate: [{ stitches: 2500, attended: false }],
+      thread: p.colours
+    });
   });
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' }, { needs: ['border'] });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 6 });
-  takeStabiliserOff(s, p);
-  s.hand(
-    'cut-roughly',
-    { do: 'cut-roughly', lineId: 'outline', margin: CUT_ROUGH_MM },
-    { needs: ['unhoop'] }
-  );
-  const before = ['cut-roughly'];
-  if (irons) {
-    s.hand('heat-adhesive', { do: 'heat-adhesive', pieceId: 'adhesive' }, { needs: ['cut-roughly'] });
-    before.push('heat-adhesive');
-  }
-  if (p.ground.kind !== 'felt') {
-    s.hand('fray-fluid', { do: 'fray-fluid', lineId: 'outline' }, { needs: ['unhoop'] });
-    s.hand('wait-fray', { do: 'wait', why: 'fray-fluid' }, { needs: ['fray-fluid'] });
-    before.push('wait-fray');
-  }
-  s.hand('cut-out', { do: 'cut-out', lineId: 'outline', margin: CUT_CLOSE_MM }, { needs: before });
-  return s.done();
+  s.part('edge', 'Satin border', () => {
+    s.stop('border', {
+      name: 'Border',
+      role: 'satin-edge',
+      alsoRoles: ['applique-edge', 'closing-seam'],
+      words: /border|edge|satin|outline|rim/,
+      visible: 'front',
+      protected: true,
+      lineIds: ['border'],
+      width: p.borderWidth,
+      thread: p.border
+    });
+  });
+  s.part('finishing', 'Cut out and finished', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' }, { needs: ['border'] });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    s.hand('snip-both', { do: 'snip', side: 'both', jumps: 6 });
+    takeStabiliserOff(s, p);
+    s.hand(
+      'cut-roughly',
+      { do: 'cut-roughly', lineId: 'outline', margin: CUT_ROUGH_MM },
+      { needs: ['unhoop'] }
+    );
+    const before = ['cut-roughly'];
+    if (irons) {
+      s.hand('heat-adhesive', { do: 'heat-adhesive', pieceId: 'adhesive' }, { needs: ['cut-roughly'] });
+      before.push('heat-adhesive');
+    }
+    if (p.ground.kind !== 'felt') {
+      s.hand('fray-fluid', { do: 'fray-fluid', lineId: 'outline' }, { needs: ['unhoop'] });
+      s.hand('wait-fray', { do: 'wait', why: 'fray-fluid' }, { needs: ['fray-fluid'] });
+      before.push('wait-fray');
+    }
+    s.hand('cut-out', { do: 'cut-out', lineId: 'outline', margin: CUT_CLOSE_MM }, { needs: before });
+  });
+  return s;
 }

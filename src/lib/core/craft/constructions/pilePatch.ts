@@ -1,10 +1,20 @@
 import { inset, shapePath } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, heldAs, hold, length, material, outline, thread } from './fields';
-import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  type AnswersOf,
+  choice,
+  heldAs,
+  hold,
+  length,
+  material,
+  outline,
+  thread,
+  addStabiliser,
+  stabiliserFields,
+  takeStabiliserOff,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
@@ -26,10 +36,10 @@ export const pilePatch: Construction<typeof FIELDS> = {
   name: 'Pile patch',
   summary: 'Towelling or fleece on felt, trimmed in the hoop, lettered through a topping that tears off.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const line = shapePath(p.shape, p.width, p.height);
   const satin = p.edge === 'satin';
   const s = new Sequence({
@@ -46,70 +56,80 @@ function pattern(p: Params): Pattern {
   s.piece('pile', 'PILE', p.pile, 'applique', { covers: 'pile', shows: 'front' });
   s.piece('topping', 'TOPPING', MATERIALS.film, 'applique', { covers: 'pile' });
 
-  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
-  s.stop('placement', {
-    name: 'Placement line',
-    role: 'placement',
-    words: /place|position|guide/,
-    threadOf: 'border',
-    visible: 'hidden',
-    lineIds: ['pile']
+  s.part('hooping', 'Hooping', () => {
+    s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
   });
-  s.hand('lay-pile', {
-    do: 'lay',
-    pieceId: 'pile',
-    side: 'above',
-    face: 'up',
-    covers: 'pile',
-    over: 12,
-    hold: heldAs(p.pileHold)
-  });
-  s.stop('tack-down', {
-    name: 'Zigzag tack-down',
-    role: 'tack-down',
-    words: /tack|zig/,
-    threadOf: 'border',
-    visible: satin ? 'hidden' : 'front',
-    lineIds: ['pile'],
-    width: 2.5,
-    ...(!satin && { thread: p.border, threadOf: undefined })
-  });
-  s.move('hoop-off');
-  if (p.pileHold === 'pins') s.hand('unpin-pile', { do: 'unpin' });
-  s.hand('trim-pile', { do: 'trim', pieceIds: ['pile'], lineId: 'pile', side: 'outside', margin: 0.5 });
-  s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' }, { needs: ['trim-pile'] });
-  s.hand('pin-topping', { do: 'pin', pieceId: 'topping', pins: 4, away: 12 }, { needs: ['topping-on'] });
-  s.move('hoop-on');
-  s.stop('lettering', {
-    name: 'Lettering',
-    role: 'lettering',
-    alsoRoles: ['decoration'],
-    words: /letter|name|text|word|design/,
-    visible: 'front',
-    lineIds: ['field'],
-    thread: p.lettering
-  });
-  s.nameGoes('lettering', 'pile', 'field');
-  if (satin)
-    s.stop('border', {
-      name: 'Satin edge',
-      role: 'satin-edge',
-      words: /border|edge|satin|rim/,
-      optional: true,
-      visible: 'front',
-      protected: true,
-      lineIds: ['pile'],
-      width: 4,
-      thread: p.border
+  s.part('pile', 'Pile laid and trimmed', () => {
+    s.stop('placement', {
+      name: 'Placement line',
+      role: 'placement',
+      words: /place|position|guide/,
+      threadOf: 'border',
+      visible: 'hidden',
+      lineIds: ['pile']
     });
-  s.move('hoop-off');
-  s.hand('unpin', { do: 'unpin' });
-  s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['lettering', 'unpin'] });
-  s.hand('brush', { do: 'other', title: 'Brush the pile up', seconds: 20 }, { needs: ['topping-off'] });
-  s.hand('inspect', { do: 'inspect' });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect', 'topping-off'] });
-  takeStabiliserOff(s, p);
-  s.hand('cut-out', { do: 'cut-out', lineId: 'pile', margin: 5 }, { needs: ['unhoop'] });
+    s.hand('lay-pile', {
+      do: 'lay',
+      pieceId: 'pile',
+      side: 'above',
+      face: 'up',
+      covers: 'pile',
+      over: 12,
+      hold: heldAs(p.pileHold)
+    });
+    s.stop('tack-down', {
+      name: 'Zigzag tack-down',
+      role: 'tack-down',
+      words: /tack|zig/,
+      threadOf: 'border',
+      visible: satin ? 'hidden' : 'front',
+      lineIds: ['pile'],
+      width: 2.5,
+      ...(!satin && { thread: p.border, threadOf: undefined })
+    });
+    s.move('hoop-off');
+    if (p.pileHold === 'pins') s.hand('unpin-pile', { do: 'unpin' });
+    s.hand('trim-pile', { do: 'trim', pieceIds: ['pile'], lineId: 'pile', side: 'outside', margin: 0.5 });
+  });
+  s.part('lettering', 'Lettering through topping', () => {
+    s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' }, { needs: ['trim-pile'] });
+    s.hand('pin-topping', { do: 'pin', pieceId: 'topping', pins: 4, away: 12 }, { needs: ['topping-on'] });
+    s.move('hoop-on');
+    s.stop('lettering', {
+      name: 'Lettering',
+      role: 'lettering',
+      alsoRoles: ['decoration'],
+      words: /letter|name|text|word|design/,
+      visible: 'front',
+      lineIds: ['field'],
+      thread: p.lettering
+    });
+    s.nameGoes('lettering', 'pile', 'field');
+  });
+  s.part('edge', 'Satin edge', () => {
+    if (satin)
+      s.stop('border', {
+        name: 'Satin edge',
+        role: 'satin-edge',
+        words: /border|edge|satin|rim/,
+        optional: true,
+        visible: 'front',
+        protected: true,
+        lineIds: ['pile'],
+        width: 4,
+        thread: p.border
+      });
+  });
+  s.part('finishing', 'Finishing', () => {
+    s.move('hoop-off');
+    s.hand('unpin', { do: 'unpin' });
+    s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['lettering', 'unpin'] });
+    s.hand('brush', { do: 'other', title: 'Brush the pile up', seconds: 20 }, { needs: ['topping-off'] });
+    s.hand('inspect', { do: 'inspect' });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect', 'topping-off'] });
+    takeStabiliserOff(s, p);
+    s.hand('cut-out', { do: 'cut-out', lineId: 'pile', margin: 5 }, { needs: ['unhoop'] });
+  });
   s.must('lay-pile', 'tack-down', 'trim-pile', 'topping-on');
-  return s.done();
+  return s;
 }

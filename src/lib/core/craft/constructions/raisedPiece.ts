@@ -1,10 +1,16 @@
 import { shapePath } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, length, material, thread } from './fields';
-import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  type AnswersOf,
+  length,
+  material,
+  thread,
+  addStabiliser,
+  stabiliserFields,
+  takeStabiliserOff,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   width: length('The piece, across', 90, 40, 200),
@@ -33,10 +39,10 @@ export const raisedPiece: Construction<typeof FIELDS> = {
   summary:
     'A finished flower or bow stitched down in its middle; pins out, hard parts out, petals taped flat.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const size = { width: p.width, height: p.width };
   const s = new Sequence({ shape: 'oval', size, finished: size, edge: 'loose petals' });
   const hidden = { threadOf: 'ring', visible: 'hidden' } as const;
@@ -57,112 +63,122 @@ function pattern(p: Params): Pattern {
   // Over the whole flower: its petals are what the foot catches.
   s.piece('topping', 'TOPPING', MATERIALS.film, 'applique', { covers: 'petals' });
 
-  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
-  s.stop('mark', {
-    name: 'Centre mark',
-    role: 'centre-mark',
-    words: /mark|centre|cross/,
-    lineIds: ['mark'],
-    ...hidden
+  s.part('hooping', 'Hooping', () => {
+    s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground']);
   });
-  s.move('hoop-off');
-  s.hand('hard-parts', { do: 'align-holes', pieceId: 'petals' });
-  s.hand(
-    'pin-centre',
-    { do: 'pin', pieceId: 'ground', pins: 1, away: 0, lineId: 'mark' },
-    { needs: ['hard-parts'] }
-  );
-  s.hand(
-    'lay-petals',
-    {
+  s.part('petals', 'Petals pinned and tacked', () => {
+    s.stop('mark', {
+      name: 'Centre mark',
+      role: 'centre-mark',
+      words: /mark|centre|cross/,
+      lineIds: ['mark'],
+      ...hidden
+    });
+    s.move('hoop-off');
+    s.hand('hard-parts', { do: 'align-holes', pieceId: 'petals' });
+    s.hand(
+      'pin-centre',
+      { do: 'pin', pieceId: 'ground', pins: 1, away: 0, lineId: 'mark' },
+      { needs: ['hard-parts'] }
+    );
+    s.hand(
+      'lay-petals',
+      {
+        do: 'lay',
+        pieceId: 'petals',
+        side: 'above',
+        face: 'up',
+        covers: 'petals',
+        hold: { by: 'tape', strips: 6 }
+      },
+      {
+        needs: ['pin-centre'],
+        note: 'Its holes over the pin, tape on the petals only, outside the stitching; rest the hoop on a container.'
+      }
+    );
+    s.hand(
+      'check-centre',
+      { do: 'other', title: 'Check the centre: the pin stands in the middle of every hole', seconds: 20 },
+      { needs: ['lay-petals'] }
+    );
+    s.hand('unpin', { do: 'unpin' }, { needs: ['check-centre'], note: 'Before the hoop goes on.' });
+    s.move('hoop-on');
+    s.hand('slow', { do: 'speed', spm: 350 });
+    s.stop('tack', { name: 'Tack-down', role: 'tack-down', words: /tack/, lineIds: ['inner'], ...hidden }, [
+      'unpin'
+    ]);
+    s.stop('zigzag', {
+      name: 'Zigzag',
+      role: 'tack-down',
+      words: /zig/,
+      lineIds: ['inner'],
+      width: 2,
+      ...hidden
+    });
+  });
+  s.part('middle', 'Centre and topping', () => {
+    s.hand('lay-middle', {
       do: 'lay',
-      pieceId: 'petals',
+      pieceId: 'middle',
       side: 'above',
       face: 'up',
-      covers: 'petals',
-      hold: { by: 'tape', strips: 6 }
-    },
-    {
-      needs: ['pin-centre'],
-      note: 'Its holes over the pin, tape on the petals only, outside the stitching; rest the hoop on a container.'
-    }
-  );
-  s.hand(
-    'check-centre',
-    { do: 'other', title: 'Check the centre: the pin stands in the middle of every hole', seconds: 20 },
-    { needs: ['lay-petals'] }
-  );
-  s.hand('unpin', { do: 'unpin' }, { needs: ['check-centre'], note: 'Before the hoop goes on.' });
-  s.move('hoop-on');
-  s.hand('slow', { do: 'speed', spm: 350 });
-  s.stop('tack', { name: 'Tack-down', role: 'tack-down', words: /tack/, lineIds: ['inner'], ...hidden }, [
-    'unpin'
-  ]);
-  s.stop('zigzag', {
-    name: 'Zigzag',
-    role: 'tack-down',
-    words: /zig/,
-    lineIds: ['inner'],
-    width: 2,
-    ...hidden
+      covers: 'centre',
+      over: 12,
+      hold: { by: 'spray' }
+    });
+    s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' }, { needs: ['lay-middle'] });
+    s.stop('middle-tack', {
+      name: 'Centre tack-down',
+      role: 'tack-down',
+      words: /centre|tack/,
+      lineIds: ['centre'],
+      ...hidden
+    });
+    s.move('hoop-off');
+    s.hand(
+      'trim-middle',
+      {
+        do: 'trim',
+        pieceIds: ['middle'],
+        lineId: 'centre',
+        side: 'outside',
+        margin: 0.5,
+        keepIds: ['topping', 'petals']
+      },
+      { note: 'Lift the topping, trim the centre’s cloth under it, lay the topping back.' }
+    );
+    s.move('hoop-on');
   });
-  s.hand('lay-middle', {
-    do: 'lay',
-    pieceId: 'middle',
-    side: 'above',
-    face: 'up',
-    covers: 'centre',
-    over: 12,
-    hold: { by: 'spray' }
+  s.part('texture', 'Texture and ring', () => {
+    s.stop('texture', {
+      name: 'Texture',
+      role: 'decoration',
+      words: /texture|fill|detail/,
+      visible: 'front',
+      lineIds: ['texture'],
+      estimate: [{ stitches: 900, attended: false }],
+      thread: p.thread
+    });
+    s.stop('ring', {
+      name: 'Ring',
+      role: 'applique-edge',
+      alsoRoles: ['satin-edge'],
+      words: /ring|edge|satin/,
+      visible: 'front',
+      lineIds: ['centre'],
+      width: 4,
+      thread: p.ring
+    });
   });
-  s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' }, { needs: ['lay-middle'] });
-  s.stop('middle-tack', {
-    name: 'Centre tack-down',
-    role: 'tack-down',
-    words: /centre|tack/,
-    lineIds: ['centre'],
-    ...hidden
+  s.part('finishing', 'Finishing', () => {
+    s.hand('speed-up', { do: 'speed', spm: null });
+    s.move('hoop-off');
+    s.hand('untape', { do: 'untape', strips: 6 });
+    s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['ring'] });
+    s.hand('inspect', { do: 'inspect' }, { needs: ['ring'] });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    takeStabiliserOff(s, p);
   });
-  s.move('hoop-off');
-  s.hand(
-    'trim-middle',
-    {
-      do: 'trim',
-      pieceIds: ['middle'],
-      lineId: 'centre',
-      side: 'outside',
-      margin: 0.5,
-      keepIds: ['topping', 'petals']
-    },
-    { note: 'Lift the topping, trim the centre’s cloth under it, lay the topping back.' }
-  );
-  s.move('hoop-on');
-  s.stop('texture', {
-    name: 'Texture',
-    role: 'decoration',
-    words: /texture|fill|detail/,
-    visible: 'front',
-    lineIds: ['texture'],
-    estimate: [{ stitches: 900, attended: false }],
-    thread: p.thread
-  });
-  s.stop('ring', {
-    name: 'Ring',
-    role: 'applique-edge',
-    alsoRoles: ['satin-edge'],
-    words: /ring|edge|satin/,
-    visible: 'front',
-    lineIds: ['centre'],
-    width: 4,
-    thread: p.ring
-  });
-  s.hand('speed-up', { do: 'speed', spm: null });
-  s.move('hoop-off');
-  s.hand('untape', { do: 'untape', strips: 6 });
-  s.hand('topping-off', { do: 'topping-off', pieceId: 'topping' }, { needs: ['ring'] });
-  s.hand('inspect', { do: 'inspect' }, { needs: ['ring'] });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  takeStabiliserOff(s, p);
   s.must('hard-parts', 'lay-petals', 'unpin', 'lay-middle', 'trim-middle');
-  return s.done();
+  return s;
 }

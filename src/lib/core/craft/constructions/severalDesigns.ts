@@ -1,9 +1,15 @@
 import { box, quarterTurned, shifted } from '$lib/core/base/geometry';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, count, length, material, threads } from './fields';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  material,
+  threads,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   school: choice(
@@ -30,10 +36,10 @@ export const severalDesigns: Construction<typeof FIELDS> = {
   fields: FIELDS,
   // Corners are corners of one napkin.
   piecesPerFile: ({ school, designs }) => (school === 'corners' ? 1 : designs),
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const pitch = Math.max(p.width, p.height) + 24;
   const columns = Math.min(2, p.designs);
   const rows = Math.ceil(p.designs / columns);
@@ -66,42 +72,46 @@ function pattern(p: Params): Pattern {
         covers: `design-${at - 1}`
       });
 
-  s.hoop('hooping-1', 'Hooping', ['base'], { sticky: true, on: false });
-  if (napkins) for (const at of all) layCloth(s, `cloth-${at}`, at);
-  else layCloth(s, 'cloth', 0);
-  s.move('hoop-on');
-  for (const at of all) {
-    if (!napkins && at > 0) {
-      s.move('hoop-off');
-      s.hand(`lift-${at}`, { do: 'lift', pieceId: 'cloth' });
-      s.hand(
-        `patch-${at}`,
-        { do: 'patch-hole', pieceId: `scrap-${at}`, lineId: `design-${at - 1}` },
-        { needs: [`lift-${at}`] }
-      );
-      layCloth(s, 'cloth', at, [`patch-${at}`]);
-      s.move('hoop-on');
+  s.part('designs', 'Designs', () => {
+    s.hoop('hooping-1', 'Hooping', ['base'], { sticky: true, on: false });
+    if (napkins) for (const at of all) layCloth(s, `cloth-${at}`, at);
+    else layCloth(s, 'cloth', 0);
+    s.move('hoop-on');
+    for (const at of all) {
+      if (!napkins && at > 0) {
+        s.move('hoop-off');
+        s.hand(`lift-${at}`, { do: 'lift', pieceId: 'cloth' });
+        s.hand(
+          `patch-${at}`,
+          { do: 'patch-hole', pieceId: `scrap-${at}`, lineId: `design-${at - 1}` },
+          { needs: [`lift-${at}`] }
+        );
+        layCloth(s, 'cloth', at, [`patch-${at}`]);
+        s.move('hoop-on');
+      }
+      s.stop(`design-${at}`, {
+        name: `Design ${at + 1}`,
+        one: `Design ${at + 1}, colour`,
+        role: 'decoration',
+        alsoRoles: ['lettering'],
+        words: /design|fill|colou?r/,
+        repeats: true,
+        visible: 'front',
+        lineIds: [`design-${at}`],
+        estimate: [{ stitches: 1400, attended: false }],
+        thread: p.colours
+      });
     }
-    s.stop(`design-${at}`, {
-      name: `Design ${at + 1}`,
-      one: `Design ${at + 1}, colour`,
-      role: 'decoration',
-      alsoRoles: ['lettering'],
-      words: /design|fill|colou?r/,
-      repeats: true,
-      visible: 'front',
-      lineIds: [`design-${at}`],
-      estimate: [{ stitches: 1400, attended: false }],
-      thread: p.colours
-    });
-  }
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect', `design-${p.designs - 1}`] });
-  s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 * p.designs });
-  s.hand('rinse', { do: 'rinse' }, { needs: ['unhoop'] });
-  s.hand('press', { do: 'press', from: 'back' }, { needs: ['rinse'] });
-  return s.done();
+  });
+  s.part('finishing', 'Finishing', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect', `design-${p.designs - 1}`] });
+    s.hand('snip-both', { do: 'snip', side: 'both', jumps: 4 * p.designs });
+    s.hand('rinse', { do: 'rinse' }, { needs: ['unhoop'] });
+    s.hand('press', { do: 'press', from: 'back' }, { needs: ['rinse'] });
+  });
+  return s;
 }
 
 function layCloth(s: Sequence, pieceId: string, at: number, needs: string[] = []): void {

@@ -1,11 +1,20 @@
 import { shapePath, shifted } from '$lib/core/base/geometry';
 import { roundTo } from '$lib/core/base/units';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence } from './sequence';
-import { type AnswersOf, choice, heldAs, hold, length, material, thread } from './fields';
-import { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  type AnswersOf,
+  choice,
+  heldAs,
+  hold,
+  length,
+  material,
+  thread,
+  addStabiliser,
+  stabiliserFields,
+  takeStabiliserOff,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   width: length('The whole design, width', 80, 30, 250),
@@ -51,10 +60,10 @@ export const splitDesign: Construction<typeof FIELDS> = {
   summary:
     'Two files, two mounting positions, one hooping; placements first, satins last; sewn up as a cushion.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const size = { width: p.width + 4, height: p.height / 2 + 4 };
   const s = new Sequence({
     shape: 'rounded',
@@ -90,24 +99,30 @@ function pattern(p: Params): Pattern {
     });
   if (pile) s.piece('topping', 'TOPPING', MATERIALS.film, 'hooped');
 
-  s.hand('web', { do: 'back-cloth', pieceIds: [...HALVES] }, { note: 'They are fused when all is sewn.' });
-  s.file('upper', 'Upper half');
-  s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground'], { on: false });
-  s.hand('cross', { do: 'other', title: 'Check the centre cross with ruler and grid', seconds: 60 });
-  s.move('hoop-on');
-  s.hand('trace', { do: 'trace' }, { note: 'Check the space behind the machine.' });
-  if (pile) s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' });
-  // Each file is finished before the hoop is moved: it moves once.
-  for (const id of HALVES) {
-    if (id === 'lower') {
-      s.hand('position-2', { do: 'mount', position: 2 });
-      s.file('lower', 'Lower half');
+  s.part('hooping', 'Hooping', () => {
+    s.hand('web', { do: 'back-cloth', pieceIds: [...HALVES] }, { note: 'They are fused when all is sewn.' });
+    s.file('upper', 'Upper half');
+    s.hoop('hooping-1', 'Hooping', ['stabiliser', 'ground'], { on: false });
+    s.hand('cross', { do: 'other', title: 'Check the centre cross with ruler and grid', seconds: 60 });
+    s.move('hoop-on');
+    s.hand('trace', { do: 'trace' }, { note: 'Check the space behind the machine.' });
+    if (pile) s.hand('topping-on', { do: 'topping-on', pieceId: 'topping' });
+  });
+  s.part('halves', 'Both halves', () => {
+    // Each file is finished before the hoop is moved: it moves once.
+    for (const id of HALVES) {
+      if (id === 'lower') {
+        s.hand('position-2', { do: 'mount', position: 2 });
+        s.file('lower', 'Lower half');
+      }
+      build(s, p, id);
     }
-    build(s, p, id);
-  }
-  finish(s, p, pile);
+  });
+  s.part('finishing', 'Finishing', () => {
+    finish(s, p, pile);
+  });
   s.must(...HALVES.flatMap((id) => [`lay-${id}`, `trim-${id}`, `${id}-satin`]));
-  return s.done();
+  return s;
 }
 
 function build(s: Sequence, p: Params, id: (typeof HALVES)[number]): void {

@@ -1,10 +1,20 @@
 import { box, inset, segment, shapePath, shifted } from '$lib/core/base/geometry';
 import type { Material } from '$lib/core/documents/item';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence, stopPart } from './sequence';
-import { type AnswersOf, choice, count, heldAs, hold, length, material, outline, thread } from './fields';
-import { MATERIALS } from './materials';
+import {
+  Sequence,
+  stopPart,
+  type AnswersOf,
+  choice,
+  count,
+  heldAs,
+  hold,
+  length,
+  material,
+  outline,
+  thread,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 const FIELDS = {
   shape: outline('rounded', 'oval', 'rectangle'),
@@ -38,14 +48,14 @@ export const topper: Construction<typeof FIELDS> = {
   name: 'Topper with a slot, on a towel',
   summary: 'A padded shape with a slot, edged all round, stitched to the fold of a towel that hangs from it.',
   fields: FIELDS,
-  pattern
+  draft
 };
 
 const HIDDEN = { threadOf: 'border', visible: 'hidden' } as const;
 const stop: typeof stopPart = (name, role, words, lineIds, more = HIDDEN) =>
   stopPart(name, role, words, lineIds, more);
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const outer = shapePath(p.shape, p.width, p.height);
   const size = { width: p.width, height: p.height };
   const [w, h] = [p.width / 2, p.height / 2];
@@ -86,125 +96,144 @@ function pattern(p: Params): Pattern {
     overrides: { width: 230, height: 330 }
   });
 
-  s.hand('interface', { do: 'back-cloth', pieceIds: p.back.kind === 'felt' ? ['front'] : ['front', 'back'] });
-  s.hoop('hooping-1', 'Hooping', ['base']);
-  s.stop('batting-placement', stop('Batting placement', 'placement', /batting|place/, ['edge']));
-  s.hand('lay-batting', {
-    do: 'lay',
-    pieceId: 'batting',
-    side: 'above',
-    face: 'up',
-    covers: 'edge',
-    over: 12,
-    hold: { by: 'spray' }
+  s.part('hooping', 'Hooping', () => {
+    s.hand('interface', {
+      do: 'back-cloth',
+      pieceIds: p.back.kind === 'felt' ? ['front'] : ['front', 'back']
+    });
+    s.hoop('hooping-1', 'Hooping', ['base']);
   });
-  s.stop('batting-tack', stop('Batting tack-down', 'tack-down', /batting|tack/, ['edge', 'slot']));
-  s.hand(
-    'lay-front',
-    {
+  s.part('front', 'Batting and front', () => {
+    s.stop('batting-placement', stop('Batting placement', 'placement', /batting|place/, ['edge']));
+    s.hand('lay-batting', {
       do: 'lay',
-      pieceId: 'front',
+      pieceId: 'batting',
       side: 'above',
       face: 'up',
       covers: 'edge',
       over: 12,
-      hold: heldAs(p.frontHold)
-    },
-    { note: 'The hoop stays on.' }
-  );
-  s.stop('front-tack', stop('Front tack-down', 'tack-down', /front|tack/, ['edge', 'slot']));
-  if (p.frontHold === 'pins') s.hand('unpin-front', { do: 'unpin' });
-  s.stop('details', {
-    ...stop('Details', 'decoration', /detail|design/, ['field'], { visible: 'front' }),
-    estimate: [{ stitches: 2600, attended: false }],
-    thread: p.details
+      hold: { by: 'spray' }
+    });
+    s.stop('batting-tack', stop('Batting tack-down', 'tack-down', /batting|tack/, ['edge', 'slot']));
+    s.hand(
+      'lay-front',
+      {
+        do: 'lay',
+        pieceId: 'front',
+        side: 'above',
+        face: 'up',
+        covers: 'edge',
+        over: 12,
+        hold: heldAs(p.frontHold)
+      },
+      { note: 'The hoop stays on.' }
+    );
+    s.stop('front-tack', stop('Front tack-down', 'tack-down', /front|tack/, ['edge', 'slot']));
+    if (p.frontHold === 'pins') s.hand('unpin-front', { do: 'unpin' });
   });
-  s.nameGoes('details', 'front', 'field');
-  s.move('hoop-off');
-  s.hand('trim-front', {
-    do: 'trim',
-    pieceIds: ['batting', 'front'],
-    lineId: 'edge',
-    side: 'outside',
-    margin: 0.5
+  s.part('details', 'Details', () => {
+    s.stop('details', {
+      ...stop('Details', 'decoration', /detail|design/, ['field'], { visible: 'front' }),
+      estimate: [{ stitches: 2600, attended: false }],
+      thread: p.details
+    });
   });
-  s.hand('trim-slot', {
-    do: 'trim',
-    pieceIds: ['batting', 'front'],
-    lineId: 'slot',
-    side: 'inside',
-    margin: 0.5,
-    keepIds: ['base']
+  s.part('trim', 'Trimming', () => {
+    s.nameGoes('details', 'front', 'field');
+    s.move('hoop-off');
+    s.hand('trim-front', {
+      do: 'trim',
+      pieceIds: ['batting', 'front'],
+      lineId: 'edge',
+      side: 'outside',
+      margin: 0.5
+    });
+    s.hand('trim-slot', {
+      do: 'trim',
+      pieceIds: ['batting', 'front'],
+      lineId: 'slot',
+      side: 'inside',
+      margin: 0.5,
+      keepIds: ['base']
+    });
   });
-  s.move('turn-over');
-  s.hand('snip-back', { do: 'snip', side: 'back', jumps: 4 });
-  s.hand('lay-back', {
-    do: 'lay',
-    pieceId: 'back',
-    side: 'below',
-    face: 'down',
-    covers: 'edge',
-    over: 20,
-    hold: { by: 'tape', strips: 4 }
-  });
-  s.toFront();
-  s.stop('back-tack', stop('Back tack-down', 'tack-down', /back|tack/, ['edge', 'slot']));
-  s.toBack();
-  s.hand('untape-back', { do: 'untape', strips: 4 });
-  s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
-  s.hand('trim-back-slot', {
-    do: 'trim',
-    pieceIds: ['back'],
-    lineId: 'slot',
-    side: 'inside',
-    margin: 0.5,
-    keepIds: ['base']
-  });
-  s.toFront();
-  s.hand(
-    'bobbin',
-    { do: 'bobbin', threadId: 'stop:border' },
-    { note: 'A full one: this is the longest stop.' }
-  );
-  s.stop('border', {
-    ...stop('Satin edge', 'satin-edge', /border|edge|satin/, ['edge', 'slot'], { visible: 'both' }),
-    protected: true,
-    width: p.borderWidth,
-    thread: p.border
-  });
-  s.stop('towel-placement', {
-    ...stop('Towel placement', 'placement', /towel|place/, ['attach'], { visible: 'front' }),
-    threadOf: 'border'
-  });
-  s.toBack();
-  s.hand(
-    'lay-towel',
-    {
+  s.part('back', 'Back under the hoop', () => {
+    s.move('turn-over');
+    s.hand('snip-back', { do: 'snip', side: 'back', jumps: 4 });
+    s.hand('lay-back', {
       do: 'lay',
-      pieceId: 'towel',
+      pieceId: 'back',
       side: 'below',
-      // Its front towards the maker as the hoop lies turned over.
       face: 'down',
-      edge: { lineId: 'towel-edge', body: 'down', allowance: 0 },
-      hold: p.towelHold === 'tape' ? { by: 'tape', strips: 4 } : { by: 'pins', pins: 4, away: 12 }
-    },
-    {
-      note: 'Folded in half lengthways, its front to you, centred on the marks with equal excess on both sides.'
-    }
-  );
-  s.toFront();
-  s.hand('support', { do: 'check-under' }, { note: 'Support the towel while it stitches.' });
-  s.stop('attach', {
-    ...stop('Towel seam', 'topstitch', /attach|towel|seam/, ['attach'], { visible: 'both' }),
-    through: true,
-    threadOf: 'border',
-    passes: 2
+      covers: 'edge',
+      over: 20,
+      hold: { by: 'tape', strips: 4 }
+    });
+    s.toFront();
+    s.stop('back-tack', stop('Back tack-down', 'tack-down', /back|tack/, ['edge', 'slot']));
+    s.toBack();
+    s.hand('untape-back', { do: 'untape', strips: 4 });
+    s.hand('trim-back', { do: 'trim', pieceIds: ['back'], lineId: 'edge', side: 'outside', margin: 0.5 });
+    s.hand('trim-back-slot', {
+      do: 'trim',
+      pieceIds: ['back'],
+      lineId: 'slot',
+      side: 'inside',
+      margin: 0.5,
+      keepIds: ['base']
+    });
+    s.toFront();
   });
-  s.move('hoop-off');
-  s.hand('inspect', { do: 'inspect' }, { needs: ['attach'] });
-  s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-  s.hand('take-off', p.towelHold === 'tape' ? { do: 'untape', strips: 4 } : { do: 'unpin' });
-  s.hand('stabiliser-off', washes ? { do: 'rinse' } : { do: 'tear-away' }, { needs: ['unhoop'] });
+  s.part('edge', 'Satin edge', () => {
+    s.hand(
+      'bobbin',
+      { do: 'bobbin', threadId: 'stop:border' },
+      { note: 'A full one: this is the longest stop.' }
+    );
+    s.stop('border', {
+      ...stop('Satin edge', 'satin-edge', /border|edge|satin/, ['edge', 'slot'], { visible: 'both' }),
+      protected: true,
+      width: p.borderWidth,
+      thread: p.border
+    });
+  });
+  s.part('towel', 'Towel stitched on', () => {
+    s.stop('towel-placement', {
+      ...stop('Towel placement', 'placement', /towel|place/, ['attach'], { visible: 'front' }),
+      threadOf: 'border'
+    });
+    s.toBack();
+    s.hand(
+      'lay-towel',
+      {
+        do: 'lay',
+        pieceId: 'towel',
+        side: 'below',
+        // Its front towards the maker as the hoop lies turned over.
+        face: 'down',
+        edge: { lineId: 'towel-edge', body: 'down', allowance: 0 },
+        hold: p.towelHold === 'tape' ? { by: 'tape', strips: 4 } : { by: 'pins', pins: 4, away: 12 }
+      },
+      {
+        note: 'Folded in half lengthways, its front to you, centred on the marks with equal excess on both sides.'
+      }
+    );
+    s.toFront();
+    s.hand('support', { do: 'check-under' }, { note: 'Support the towel while it stitches.' });
+    s.stop('attach', {
+      ...stop('Towel seam', 'topstitch', /attach|towel|seam/, ['attach'], { visible: 'both' }),
+      through: true,
+      threadOf: 'border',
+      passes: 2
+    });
+  });
+  s.part('finishing', 'Finishing', () => {
+    s.move('hoop-off');
+    s.hand('inspect', { do: 'inspect' }, { needs: ['attach'] });
+    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
+    s.hand('take-off', p.towelHold === 'tape' ? { do: 'untape', strips: 4 } : { do: 'unpin' });
+    s.hand('stabiliser-off', washes ? { do: 'rinse' } : { do: 'tear-away' }, { needs: ['unhoop'] });
+  });
   s.must(
     'lay-back',
     'trim-front',
@@ -221,5 +250,5 @@ function pattern(p: Params): Pattern {
     kinds: ['tear-away', 'wash-away-mesh'],
     plies: 2
   });
-  return s.done();
+  return s;
 }

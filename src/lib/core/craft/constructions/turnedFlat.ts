@@ -1,80 +1,17 @@
 import { box, inset, type Path, segment, shapePath } from '$lib/core/base/geometry';
 import type { Material } from '$lib/core/documents/item';
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence, type StopPart } from './sequence';
-import { type AnswersOf, choice, count, heldAs, hold, length, material, outline, thread } from './fields';
-import { MATERIALS } from './materials';
+import {
+  type AnswersOf,
+  heldAs,
+  MATERIALS,
+  Sequence,
+  type StopPart,
+  TOPSTITCH_S
+} from '$lib/core/craft/sequence';
+import { TURNED_FIELDS } from './turnedFlatFields';
 
-const FIELDS = {
-  school: choice(
-    'How it is built',
-    {
-      'all-hooped': 'Stabiliser, batting and front hooped together',
-      pieced: 'Batting floated, two fronts joined and flipped',
-      floated: 'Batting and front floated on hooped stabiliser'
-    },
-    'all-hooped'
-  ),
-  shape: outline('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
-  width: length('Finished width', 160, 60, 400),
-  height: length('Finished height', 200, 60, 400),
-  opening: length('Opening to turn through', 80, 30, 150, 'at least 60 mm'),
-  closes: choice(
-    'Fastened with',
-    {
-      snap: 'A snap',
-      'hook-and-loop': 'Hook-and-loop',
-      none: 'Nothing'
-    },
-    'snap'
-  ),
-  stabiliser: choice(
-    'Stabiliser',
-    {
-      usual: 'Tear-away where all is hooped, else cutaway',
-      'tear-away': 'Tear-away',
-      cutaway: 'Cutaway',
-      'soft-mesh': 'Soft mesh cutaway'
-    },
-    'usual'
-  ),
-  layers: count('Layers of stabiliser', 1, 1, 3),
-  front: material(
-    'Front',
-    {
-      woven: 'Woven cotton or double gauze',
-      knit: 'Jersey',
-      towelling: 'Terry',
-      fleece: 'Fleece'
-    },
-    ['woven', 'Fern print', '#4d7148']
-  ),
-  quilted: choice(
-    'Quilted or stippled',
-    { all: 'All over the front', upper: 'The upper part only', lower: 'The lower part only' },
-    'all'
-  ),
-  label: choice('Label', { no: 'None', yes: 'Laid in the opening' }, 'no'),
-  topstitched: choice('Topstitched all round', { no: 'No', yes: 'Yes, which closes the opening too' }, 'no'),
-  lower: material('Lower front, where pieced', { woven: 'Woven cotton', knit: 'Jersey' }, [
-    'woven',
-    'Ticket buff',
-    '#d9bd8b'
-  ]),
-  back: material('Back', { woven: 'Woven cotton', fleece: 'Fleece', towelling: 'Towelling' }, [
-    'woven',
-    'Cream',
-    '#efe3c4'
-  ]),
-  backHold: hold('Back held with', 'tape'),
-  seams: thread('Seam thread', 'Cream', '#efe3c4'),
-  quilting: thread('Quilting thread', 'Brass', '#b58a3c')
-};
-type Params = AnswersOf<typeof FIELDS>;
-
-/** Topstitching round an item on a sewing machine, s. */
-const TOPSTITCH_S = 240;
+type Params = AnswersOf<typeof TURNED_FIELDS>;
 
 /** Tear-away goes with what is hooped as one; a knit, and what is floated, is carried by cutaway. */
 function stabiliserFor(p: Params): Material {
@@ -100,15 +37,15 @@ const QUILT_INSET_MM = 14;
 const JOIN_MM = 12;
 
 /** A bib, a cloth or a cushion front: front and back right sides together, closed but for an opening, turned. */
-export const turnedFlat: Construction<typeof FIELDS> = {
+export const turnedFlat: Construction<typeof TURNED_FIELDS> = {
   kind: 'turned-flat',
   name: 'Turned flat item',
   summary: 'Bib, cloth or cushion front: the back goes on face down, the whole is turned through an opening.',
-  fields: FIELDS,
-  pattern
+  fields: TURNED_FIELDS,
+  draft
 };
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const outline = shapePath(p.shape, p.width, p.height);
   const size = { width: p.width, height: p.height };
   const s = new Sequence({ shape: p.shape, size, finished: size, edge: 'turned' });
@@ -135,57 +72,67 @@ function pattern(p: Params): Pattern {
     });
   s.piece('back', 'BACK', p.back, 'backing', { covers: 'outline', shows: 'back' });
 
-  if (p.school === 'all-hooped') allHooped(s);
-  else if (p.school === 'pieced') pieced(s);
-  else floated(s);
-  s.stop('quilting', {
-    name: 'Quilting',
-    role: 'quilting',
-    words: /quilt|stippl/,
-    visible: 'front',
-    optional: true,
-    lineIds: ['quilt'],
-    thread: p.quilting
+  s.part('hooping', 'Hooping and front', () => {
+    if (p.school === 'all-hooped') allHooped(s);
+    else if (p.school === 'pieced') pieced(s);
+    else floated(s);
   });
-  if (p.closes !== 'none')
-    s.stop('marks', {
-      name: 'Closure marks',
-      role: 'closure-mark',
-      alsoRoles: ['placement', 'centre-mark'],
-      words: /mark|snap|closure|fasten|position/,
-      threadOf: 'closing',
-      optional: true,
+  s.part('quilting', 'Quilting', () => {
+    s.stop('quilting', {
+      name: 'Quilting',
+      role: 'quilting',
+      words: /quilt|stippl/,
       visible: 'front',
-      estimate: [{ stitches: 40, length: 1.5, attended: false }]
+      optional: true,
+      lineIds: ['quilt'],
+      thread: p.quilting
     });
-  s.nameGoes('quilting', 'front', 'name');
-  s.move('hoop-off');
-  s.hand(
-    'lay-back',
-    {
-      do: 'lay',
-      pieceId: 'back',
-      side: 'above',
-      face: 'down',
-      covers: 'outline',
-      over: 20,
-      hold: heldAs(p.backHold)
-    },
-    { needs: ['quilting'] }
-  );
-  s.move('hoop-on');
-  s.stop('closing', {
-    name: 'Closing seam',
-    role: 'closing-seam',
-    words: /clos|final|seam|outline/,
-    visible: 'hidden',
-    lineIds: ['closing'],
-    passes: p.school === 'pieced' ? 3 : 2,
-    thread: p.seams
   });
-  finish(s, p);
+  s.part('marks', 'Closure marks', () => {
+    if (p.closes !== 'none')
+      s.stop('marks', {
+        name: 'Closure marks',
+        role: 'closure-mark',
+        alsoRoles: ['placement', 'centre-mark'],
+        words: /mark|snap|closure|fasten|position/,
+        threadOf: 'closing',
+        optional: true,
+        visible: 'front',
+        estimate: [{ stitches: 40, length: 1.5, attended: false }]
+      });
+  });
+  s.part('back', 'Back and closing seam', () => {
+    s.nameGoes('quilting', 'front', 'name');
+    s.move('hoop-off');
+    s.hand(
+      'lay-back',
+      {
+        do: 'lay',
+        pieceId: 'back',
+        side: 'above',
+        face: 'down',
+        covers: 'outline',
+        over: 20,
+        hold: heldAs(p.backHold)
+      },
+      { needs: ['quilting'] }
+    );
+    s.move('hoop-on');
+    s.stop('closing', {
+      name: 'Closing seam',
+      role: 'closing-seam',
+      words: /clos|final|seam|outline/,
+      visible: 'hidden',
+      lineIds: ['closing'],
+      passes: p.school === 'pieced' ? 3 : 2,
+      thread: p.seams
+    });
+  });
+  s.part('finishing', 'Turned and finished', () => {
+    finish(s, p);
+  });
   s.must('lay-back', 'closing');
-  return s.done();
+  return s;
 }
 
 const HIDDEN = { threadOf: 'closing', visible: 'hidden' } as const;

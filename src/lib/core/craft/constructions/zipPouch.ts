@@ -1,8 +1,6 @@
 import type { Construction } from './construction';
-import type { Pattern } from './pattern';
-import { Sequence, stopPart } from './sequence';
+import { Sequence, stopPart, heldAs } from '$lib/core/craft/sequence';
 import { ON_TAPE_MM, type Params, POUCH_FIELDS, pouchLines, pouchPieces } from './zipPouchParts';
-import { heldAs } from './fields';
 
 /** A pouch with a zip and a lining, built in one hooping and turned twice. */
 export const zipPouch: Construction<typeof POUCH_FIELDS> = {
@@ -11,12 +9,12 @@ export const zipPouch: Construction<typeof POUCH_FIELDS> = {
   summary:
     'Panels flipped away from a zip, linings under the hoop, a back on top; turned through lining and zip.',
   fields: POUCH_FIELDS,
-  pattern
+  draft
 };
 
 const TAPE = { by: 'tape', strips: 4 } as const;
 
-function pattern(p: Params): Pattern {
+function draft(p: Params): Sequence {
   const finished = { width: p.width, height: p.height };
   // The outline tack runs in the seam allowance.
   const size = { width: p.width + 4, height: p.height + 4 };
@@ -24,35 +22,53 @@ function pattern(p: Params): Pattern {
   pouchLines(s, p);
   pouchPieces(s, p);
 
-  s.hand('press-linings', {
-    do: 'press-folds',
-    pieceId: 'lining-lower',
-    alsoIds: ['lining-upper'],
-    fold: 12
+  s.part('hooping', 'Hooping', () => {
+    s.hand('press-linings', {
+      do: 'press-folds',
+      pieceId: 'lining-lower',
+      alsoIds: ['lining-upper'],
+      fold: 12
+    });
+    s.hoop('hooping-1', 'Hooping', ['stabiliser']);
   });
-  s.hoop('hooping-1', 'Hooping', ['stabiliser']);
-  battingAndZip(s, p);
-  panel(s, p, 'upper');
-  panel(s, p, 'lower');
-  if (p.accent === 'yes') accent(s);
-  s.hand('tape-corners', { do: 'tape', pieceId: p.accent === 'yes' ? 'accent' : 'lower', strips: 2 });
-  s.stop(
-    'outline-tack',
-    stopPart('Outline tack', 'basting', /outline|baste/, ['tack'], {
-      threadOf: 'seam-upper',
-      visible: 'hidden'
-    })
-  );
-  s.stop('quilting', {
-    ...stopPart('Quilting', 'quilting', /quilt|stippl/, ['quilt'], { visible: 'front' }),
-    optional: true,
-    thread: p.quilting
+  s.part('zip', 'Batting and zip', () => {
+    battingAndZip(s, p);
   });
-  s.nameGoes('quilting', 'lower', 'quilt');
-  lining(s, 'lower');
-  lining(s, 'upper');
-  backAndClosing(s);
-  finish(s);
+  s.part('upper', 'Upper panel', () => {
+    panel(s, p, 'upper');
+  });
+  s.part('lower', 'Lower panel', () => {
+    panel(s, p, 'lower');
+  });
+  s.part('accent', 'Accent strip', () => {
+    if (p.accent === 'yes') accent(s);
+  });
+  s.part('quilting', 'Outline tack and quilting', () => {
+    s.hand('tape-corners', { do: 'tape', pieceId: p.accent === 'yes' ? 'accent' : 'lower', strips: 2 });
+    s.stop(
+      'outline-tack',
+      stopPart('Outline tack', 'basting', /outline|baste/, ['tack'], {
+        threadOf: 'seam-upper',
+        visible: 'hidden'
+      })
+    );
+    s.stop('quilting', {
+      ...stopPart('Quilting', 'quilting', /quilt|stippl/, ['quilt'], { visible: 'front' }),
+      optional: true,
+      thread: p.quilting
+    });
+    s.nameGoes('quilting', 'lower', 'quilt');
+  });
+  s.part('linings', 'Linings', () => {
+    lining(s, 'lower');
+    lining(s, 'upper');
+  });
+  s.part('back', 'Back and closing seam', () => {
+    backAndClosing(s);
+  });
+  s.part('finishing', 'Turned and finished', () => {
+    finish(s);
+  });
   s.must(
     'zip-open',
     'lay-back',
@@ -66,7 +82,7 @@ function pattern(p: Params): Pattern {
     'untape-lower'
   );
   s.truth({ kind: 'held', step: 'lay-back-batting' });
-  return s.done();
+  return s;
 }
 
 const HIDDEN = { threadOf: 'seam-upper', visible: 'hidden' } as const;

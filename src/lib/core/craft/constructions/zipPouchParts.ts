@@ -1,8 +1,16 @@
 import { box, inset, offsetPath, segment, shapePath } from '$lib/core/base/geometry';
-import type { Sequence } from './sequence';
-import { type AnswersOf, choice, hold, length, material, thread } from './fields';
-import { addStabiliser, stabiliserFields } from './stabilisers';
-import { MATERIALS } from './materials';
+import {
+  type Sequence,
+  type AnswersOf,
+  choice,
+  hold,
+  length,
+  material,
+  thread,
+  addStabiliser,
+  stabiliserFields,
+  MATERIALS
+} from '$lib/core/craft/sequence';
 
 export const POUCH_FIELDS = {
   width: length('Finished width', 180, 110, 400),

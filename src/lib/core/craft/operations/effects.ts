@@ -20,7 +20,7 @@ export type StackEffect =
   | { does: 'lift'; pieceId: string }
   /** `early`: may come before the piece lies there. */
   | { does: 'hold'; pieceId: string; by: Hold; lineId?: string | undefined; early?: boolean }
-  | { does: 'release'; held: 'tape' | 'pins' }
+  | { does: 'release'; held: 'tape' | 'pins'; pieceIds?: string[] | undefined }
   | { does: 'flip'; pieceId: string; lineId: string; covers?: string | undefined }
   /** Without pieces: everything in the hoop. `outwards`: mm beyond the line. */
   | {

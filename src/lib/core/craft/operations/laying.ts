@@ -1,7 +1,7 @@
 import { ASK, length, number } from './fields';
 import { CAUTION } from './cautions';
 import { spent, holdTime } from './time';
-import { faceTitle, line, name, say, tapeWords, writeLay } from './words';
+import { faceTitle, line, name, names, say, tapeWords, writeLay } from './words';
 import { pieceReady, holdReady } from './ready';
 import type { TraitsOf } from './traits';
 
@@ -102,13 +102,16 @@ export const layingTraits = {
   untape: {
     label: 'Take tape off',
     mark: 'hold',
-    wording: (op) =>
-      say('Take the tape off', `${op.strips} strips. Pull along the stitching, not across it.`),
+    wording: (op, context) =>
+      say(
+        `Take the tape off${op.pieceIds ? ` ${names(op.pieceIds, context)}` : ''}`,
+        `${op.strips} strips. Pull along the stitching, not across it.`
+      ),
     caution: null,
     time: ({ strips }) => [spent('untapeStrip', strips)],
     waits: null,
     hoop: 'stays',
-    stack: () => ({ does: 'release', held: 'tape' }),
+    stack: ({ pieceIds }) => ({ does: 'release', held: 'tape', pieceIds }),
     order: 'free',
     wall: false,
     done: 'each-copy',
@@ -116,7 +119,7 @@ export const layingTraits = {
     ready: null,
     spoken: /\b(untape|remove .*tape)\b/,
     start: { strips: 4 },
-    fields: { strips: ASK.strips }
+    fields: { strips: ASK.strips, pieceIds: null }
   },
   spray: {
     label: 'Spray',

@@ -1,1 +1,1 @@
-export { carried, isSame, merge } from './merge';
+export { carried, isSame, merge, rowOrder } from './merge';

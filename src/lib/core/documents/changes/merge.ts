@@ -1,9 +1,10 @@
 /** Everything a document is made of. */
 type Json = unknown;
 type JsonObject = Record<string, Json>;
-interface Row extends JsonObject {
+interface Named {
   id: string;
 }
+interface Row extends JsonObject, Named {}
 
 /** A change carried over to what stands now, or the place where both changed the same. */
 export type Merged = { ok: true; value: Json } | { ok: false; path: string };
@@ -72,10 +73,34 @@ function mergeRows(before: Row[], after: Row[], now: Row[], path: string): Merge
   return order ? { ok: true, value: order.flatMap((id) => merged.get(id) ?? []) } : { ok: false, path };
 }
 
+/**
+ * Rows of three versions in one order: that of the change where only it moved some, that of now where only that did, and that
+ * of the change where both did; rows only one of them has follow the row they followed there.
+ *
+ * @param moved is called where both moved rows, so that the order of now is given up
+ *
+ * @example
+ * rowOrder([a, b], [a, x, b], [b, a]) // ['b', 'a', 'x']
+ */
+export function rowOrder(
+  before: readonly { id: string }[],
+  after: readonly { id: string }[],
+  now: readonly { id: string }[],
+  moved: () => void = () => undefined
+): string[] {
+  const order = orderOf([...before], [...after], [...now]);
+  if (order) return order;
+  moved();
+  return withRows(
+    after.map(({ id }) => id),
+    now.map(({ id }) => id)
+  );
+}
+
 /** The order of rows: that of whoever moved some, the other’s new rows after the row they followed. Null where both moved. */
-function orderOf(before: Row[], after: Row[], now: Row[]): string[] | null {
-  const ids = (rows: readonly Row[]): string[] => rows.map(({ id }) => id);
-  const both = (rows: readonly Row[]): string[] =>
+function orderOf(before: Named[], after: Named[], now: Named[]): string[] | null {
+  const ids = (rows: readonly Named[]): string[] => rows.map(({ id }) => id);
+  const both = (rows: readonly Named[]): string[] =>
     ids(rows).filter((id) => [before, after, now].every((each) => each.some((row) => row.id === id)));
   const [was, wanted, stands] = [both(before), both(after), both(now)];
   if (isSame(was, stands)) return withRows(ids(after), ids(now));

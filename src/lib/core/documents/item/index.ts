@@ -1,3 +1,4 @@
+export { Block } from './block';
 export {
   addHandStep,
   addThread,

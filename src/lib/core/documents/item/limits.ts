@@ -13,6 +13,7 @@ export const LIMITS = {
   threads: 300,
   files: 60,
   hoopings: 100,
+  blocks: 300,
   variants: 40,
   /** Distance from the middle of the field, mm. */
   coordinate: 2500

@@ -78,7 +78,11 @@ export const Operation = z.discriminatedUnion('do', [
   z.object({ do: z.literal('lift'), pieceId: PieceId }),
   z.object({ do: z.literal('mount'), position: z.number().int().min(1).max(4) }),
   z.object({ do: z.literal('tape'), pieceId: PieceId, strips: z.number().int().min(1).max(40) }),
-  z.object({ do: z.literal('untape'), strips: z.number().int().min(1).max(40) }),
+  z.object({
+    do: z.literal('untape'),
+    strips: z.number().int().min(1).max(40),
+    pieceIds: z.array(PieceId).optional().describe('pieces it is taken off; all where missing')
+  }),
   z.object({ do: z.literal('spray'), pieceId: PieceId }),
   z.object({ do: z.literal('glue'), pieceId: PieceId, lineId: LineId }),
   z.object({

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { Path, SHAPES } from '$lib/core/base/geometry';
+import { Block } from './block';
 import { Operation } from './operation';
 import { LIMITS } from './limits';
 import { withCodes } from './lifts';
@@ -131,6 +132,14 @@ export const SewnUp = z.object({
 });
 export type SewnUp = z.infer<typeof SewnUp>;
 
+/** A thing bought finished, and where the middle of the design lies from its own middle; mm. */
+const ReadyMade = z.object({
+  width: Mm,
+  height: Mm,
+  right: z.number().min(-5000).max(5000).default(0),
+  towards: z.number().min(-5000).max(5000).default(0)
+});
+
 export const Piece = z.object({
   id: Id,
   name: z.string().min(1).max(60),
@@ -142,6 +151,10 @@ export const Piece = z.object({
   shape: z.enum(['rough', 'pre-cut']).default('rough'),
   grain: z.enum(['fixed', 'either-way', 'any']).default('any'),
   folded: z.boolean().default(false).describe('lies folded in half, right side out on both faces'),
+  bound: z
+    .boolean()
+    .optional()
+    .describe('its edges are finished, as those of a ribbon, elastic or a sewn strap'),
   loose: z.boolean().default(false).describe('keeps loose edges that a foot can catch'),
   template: z
     .object({ wrongSideUp: z.boolean(), mirrored: z.boolean() })
@@ -152,6 +165,7 @@ export const Piece = z.object({
     .max(4)
     .optional()
     .describe('fused to its wrong side before it is used and cut alike: interfacing, fusible web, soft mesh'),
+  readyMade: ReadyMade.optional().describe('bought finished: it is counted, not cut'),
   sewnUp: SewnUp.optional().describe('folded once and seamed afterwards, so that its size follows from that'),
   overrides: z.object({ margin: Mm.optional(), width: Mm.optional(), height: Mm.optional() }).default({}),
   from: Id.optional().describe('piece it is cut from in an earlier hooping, so that nothing new is cut'),
@@ -264,6 +278,11 @@ export const Item = versioned(
         .describe('whose design it is; houses differ in how dense they stitch'),
       construction: z.string().max(60).optional(),
       params: z.record(z.string(), z.unknown()).default({}),
+      blocks: z
+        .array(Block)
+        .max(LIMITS.blocks)
+        .optional()
+        .describe('its blocks in their order, where they are not what its construction takes'),
       createdAt: z.iso.datetime(),
       updatedAt: z.iso.datetime(),
       putAwayAt: z.iso.datetime().optional(),

@@ -31,6 +31,7 @@ export const CutPiece = z.object({
     .nullable()
     .default(null)
     .describe('name of the piece it is cut from in an earlier hooping'),
+  readyMade: z.boolean().optional().describe('bought finished: it is counted, not cut'),
   backs: z.string().optional().describe('piece it is fused to before that is used'),
   offset: z
     .object({ x: z.number(), y: z.number() })

@@ -45,9 +45,10 @@ function missing(item: Item): Finding[] {
       (step) =>
         step.kind === 'hand' &&
         ((step.op.do === 'hoop' && step.op.pieceIds.includes(id)) ||
-          ('pieceId' in step.op && step.op.pieceId === id))
+          ('pieceId' in step.op && step.op.pieceId === id) ||
+          ('pieceIds' in step.op && step.op.pieceIds?.includes(id) === true))
     );
-    if (shows === 'nothing' || (used && (layStepOf(item, id) ?? isPlaced(item, id)))) return [];
+    if (used && (shows === 'nothing' || (layStepOf(item, id) ?? isPlaced(item, id)))) return [];
     return [found('caught/never-laid', null, { piece: name }, id)];
   });
 }

@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
-import { contains, type Path, type Point, type Region, regionOf } from '$lib/core/base/geometry';
-import { findLine, findPiece, type MaterialKind, type Role } from '$lib/core/documents/item';
+import { contains, extents, type Path, type Point, type Region, regionOf } from '$lib/core/base/geometry';
+import { findLine, findPiece, type MaterialKind, type Role, variantOf } from '$lib/core/documents/item';
 import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
 import {
   besides,
@@ -20,6 +20,8 @@ import {
 
 /** Share of an edge that may stray, as at a corner. */
 const STRAY = 0.2;
+/** The outside of a rim’s satin lies so close to the size of the item, mm. */
+const RIM_MM = 2;
 const FRAYS: readonly MaterialKind[] = ['woven', 'canvas', 'knit', 'towelling'];
 
 /** Edges that the satin does not hide: cloth left outside it, cloth cut back too far, cloth left raw. */
@@ -28,9 +30,19 @@ export const rawEdge: Check = (context) => [...underSatin(context), ...leftRaw(c
 function underSatin(context: CheckContext): Finding[] {
   return runsOf(context).flatMap(({ role, stepId, called, paths, width, before }): Finding[] => {
     if (!EDGES.includes(role) || width === 0) return [];
+    const endsAt = (pieceId: string): boolean => {
+      const line = lineUnder(context.item, pieceId);
+      return line !== undefined && paths.some((path) => runsAlong(path, line));
+    };
     const ending = before.layers.filter(({ pieceId, where }) => {
-      const line = where === 'hooped' ? undefined : lineUnder(context.item, pieceId);
-      return line && paths.some((path) => runsAlong(path, line));
+      if (where !== 'hooped' && endsAt(pieceId)) return true;
+      // Whatever reaches past the rim of the item: a panel, a pocket, a strip.
+      return (
+        where === 'above' &&
+        role === 'satin-edge' &&
+        findPiece(context.item, pieceId)?.bound !== true &&
+        isRimOf(context, paths, width)
+      );
     });
     for (const layer of ending) {
       if (isStabiliser(layer)) continue;
@@ -39,7 +51,8 @@ function underSatin(context: CheckContext): Finding[] {
         const inside = width / 2 - context.cutAccuracy;
         const problem =
           inside < 0 ? 'sticks-out' : judge(layer, besides(path, inside + 0.1), besides(path, inside));
-        if (problem === null) continue;
+        // A piece of its own shape need not reach all round, but nothing of it may stick out.
+        if (problem === null || (problem === 'too-short' && !endsAt(layer.pieceId))) continue;
         return [
           problem === 'too-short'
             ? found(
@@ -58,6 +71,20 @@ function underSatin(context: CheckContext): Finding[] {
       }
     }
     return [];
+  });
+}
+
+/** Whether a satin goes round the whole item. */
+function isRimOf({ item, plan }: CheckContext, paths: readonly Path[], width: number): boolean {
+  const size = variantOf(item, plan.variant.id)?.size;
+  return paths.some((path) => {
+    const box = extents(path);
+    return (
+      size !== undefined &&
+      path.closed &&
+      Math.abs(box.width + width - size.width) <= RIM_MM &&
+      Math.abs(box.height + width - size.height) <= RIM_MM
+    );
   });
 }
 
@@ -126,7 +153,11 @@ function leftRaw(context: CheckContext): Finding[] {
   const preCut = handed(context, 'lay').flatMap(({ op, at }): Finding[] => {
     const piece = findPiece(context.item, op.pieceId);
     const path = lineUnder(context.item, op.pieceId);
-    return piece?.shape === 'pre-cut' && !piece.loose && path ? raw(few(path), piece.id, at) : [];
+    // Felt and the like may end raw once a tack-down holds them.
+    const holds =
+      piece && !FRAYS.includes(piece.material.kind) && runs.some((run) => isTacked(run, op.pieceId, at));
+    const ends = piece?.shape === 'pre-cut' && !piece.loose && piece.bound !== true && !holds;
+    return ends && path ? raw(few(path), op.pieceId, at) : [];
   });
   const chiselled = runs.flatMap(({ role, paths, at }): Finding[] => {
     const cloth =
@@ -137,6 +168,14 @@ function leftRaw(context: CheckContext): Finding[] {
   });
   const said = new Set<string>();
   return [...cut, ...preCut, ...chiselled].filter(({ text }) => !said.has(text) && said.add(text));
+}
+
+function isTacked(
+  { role, at, after }: ReturnType<typeof runsOf>[number],
+  pieceId: string,
+  laid: number
+): boolean {
+  return at > laid && role === 'tack-down' && after.state.seams.at(-1)?.layers.includes(pieceId) === true;
 }
 
 /** Points of a path that are enough to judge an edge. */

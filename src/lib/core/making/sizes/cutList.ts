@@ -25,6 +25,8 @@ export function cutList(
   shrinkageOf?: (piece: Piece) => Shrinkage | undefined
 ): CutPiece[] {
   return item.pieces.flatMap((piece) => {
+    if (piece.readyMade)
+      return [readyMade(piece, piece.readyMade, copies), ...meshOf(piece, item, hoop, rules, copies)];
     const covered = coveredBy(piece, item, hoop);
     if (!covered) return [];
     const shrinkage = shrinkageOf?.(piece);
@@ -49,6 +51,40 @@ export function cutList(
     };
     return [own, ...backingOf(piece, own)];
   });
+}
+
+/** A thing that is bought finished has its own size, and the design its place on it. */
+function readyMade(
+  { id, name, material, grain }: Piece,
+  { width, height, right, towards }: NonNullable<Piece['readyMade']>,
+  copies: number
+): CutPiece {
+  const size = { width, height };
+  return {
+    pieceId: id,
+    name,
+    material,
+    count: copies,
+    covers: size,
+    coversName: 'Ready-made',
+    margin: 0,
+    exact: size,
+    cut: size,
+    parts: [{ what: 'own', ...size }],
+    grain,
+    overridden: false,
+    cutFrom: null,
+    readyMade: true,
+    ...((right !== 0 || towards !== 0) && { offset: { x: -right, y: -towards } })
+  };
+}
+
+/** Mesh fused to a ready-made thing is as large as the design, not as the thing. */
+function meshOf(piece: Piece, item: Item, hoop: Hoop, rules: SizingRules, copies: number): CutPiece[] {
+  if (!piece.backed || !piece.readyMade) return [];
+  return cutList({ ...item, pieces: [{ ...piece, readyMade: undefined }] }, hoop, rules, copies).filter(
+    ({ backs }) => backs !== undefined
+  );
 }
 
 /** What is fused to a piece before it is used, cut alike. */

@@ -1,4 +1,12 @@
-import { extents, movedBy, offsetPath, type Point, type Region } from '$lib/core/base/geometry';
+import {
+  extents,
+  intersection,
+  movedBy,
+  offsetPath,
+  type Point,
+  type Region,
+  regionArea
+} from '$lib/core/base/geometry';
 import { findLine, findPiece, type Hold, type Item } from '$lib/core/documents/item';
 import { type CutSizes, freshLayer, middleOf, type Placing } from './layer';
 import { type Change, type Holding, type Layer, refuse, type StackState, touch } from './state';
@@ -51,13 +59,23 @@ export function lay(state: StackState, pieceId: string, how: Laying, item: Item,
   const sticky =
     how.side === 'above' &&
     state.layers.some(({ material, where }) => where === 'hooped' && material.kind === 'sticky-wash-away');
-  const layers = sticky ? held.map((layer) => withHold(layer, 'sticky')) : held;
+  const layers = sticky
+    ? held.map((layer) =>
+        state.layers.some((under) => parts(under, layer)) ? layer : withHold(layer, 'sticky')
+      )
+    : held;
   return {
     layers: how.side === 'above' ? [...state.layers, ...layers] : [...layers, ...state.layers],
     changed: layers.map((layer) => layer.pieceId),
     problem: null,
     aside: state.aside.filter((layer) => !carried.includes(layer))
   };
+}
+
+/** Whether a layer lies between the sticky stabiliser and most of one laid now. */
+function parts(under: Layer, layer: Layer): boolean {
+  if (under.material.kind === 'sticky-wash-away') return false;
+  return regionArea(intersection(under.outline, layer.outline)) > regionArea(layer.outline) / 2;
 }
 
 /** Takes a piece out of the hoop while the rest stays; it can be laid again. */
@@ -82,9 +100,11 @@ export function hold(state: StackState, pieceId: string, how: Hold, item: Item, 
   return touch(state, [pieceId], (layer) => holdBy(layer, how, line, item));
 }
 
-/** Takes every strip of tape, or every pin, off. */
-export function release(state: StackState, by: 'tape' | 'pins'): Change {
-  const held = state.layers.filter(({ holds }) => holds.includes(by)).map(({ pieceId }) => pieceId);
+/** Takes every strip of tape, or every pin, off: off all pieces, or those that are named. */
+export function release(state: StackState, by: 'tape' | 'pins', only?: readonly string[]): Change {
+  const held = state.layers
+    .filter(({ pieceId, holds }) => holds.includes(by) && (only?.includes(pieceId) ?? true))
+    .map(({ pieceId }) => pieceId);
   return touch(state, held, (layer) => ({
     ...layer,
     holds: layer.holds.filter((own) => own !== by),

@@ -34,7 +34,7 @@ function apply(state: StackState, effect: StackEffect, item: Item, cuts: CutSize
         ? unchanged(state)
         : hold(state, effect.pieceId, effect.by, item, effect.lineId);
     case 'release':
-      return release(state, effect.held);
+      return release(state, effect.held, effect.pieceIds);
     case 'flip':
       return flip(state, effect, item);
     case 'cut':

@@ -1,6 +1,7 @@
-import type { Path, Point } from '$lib/core/base/geometry';
+import { extentsOfAll, type Path, pathLength, type Point } from '$lib/core/base/geometry';
 import {
   findLine,
+  findPiece,
   findStop,
   type HandStep,
   type Item,
@@ -14,6 +15,8 @@ import { clothAlong, liesAt, shareOn } from './under';
 
 /** Share of a path’s points that must lie on a layer before the path is said to stitch it. */
 const LEAST_SHARE = 0.05;
+/** Share of a narrow piece’s width that a path must go across to catch it. */
+const LEAST_ACROSS = 0.3;
 const MIDDLE: Point = [0, 0];
 
 /** A seam, or why the needle cannot run. */
@@ -69,7 +72,9 @@ function stitch(state: StackState, item: Item, stepId: string, { sketch, ...run 
   const lines = run.lineIds.flatMap((id) => findLine(item, id) ?? []);
   const paths = [...lines.map(({ path }) => path), ...sketch];
   const layers = state.layers.filter((layer) =>
-    paths.length === 0 ? liesAt(layer, MIDDLE) : paths.some((path) => shareOn(layer, path) >= LEAST_SHARE)
+    paths.length === 0
+      ? liesAt(layer, MIDDLE)
+      : paths.some((path) => shareOn(layer, path) >= LEAST_SHARE || crosses(layer, path, item))
   );
   const seam: Seam = {
     ...run,
@@ -87,6 +92,16 @@ function stitch(state: StackState, item: Item, stepId: string, { sketch, ...run 
     seam,
     problem: layers.length === 0 ? 'There is nothing under the needle when this stop runs.' : whyNot(state)
   };
+}
+
+/** A narrow piece cut to size, as the end of a ribbon, is caught where the path goes right across it. */
+function crosses(layer: Layer, path: Path, item: Item): boolean {
+  if (findPiece(item, layer.pieceId)?.shape !== 'pre-cut') return false;
+  const box = extentsOfAll(layer.outline.map((points) => ({ closed: true, points })));
+  return (
+    box !== undefined &&
+    shareOn(layer, path) * pathLength(path) >= LEAST_ACROSS * Math.min(box.width, box.height)
+  );
 }
 
 function whyNot({ hoop }: StackState): string | null {

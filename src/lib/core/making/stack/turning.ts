@@ -61,7 +61,9 @@ export function turnThrough(
   const open = named.filter(({ opening }) => opening >= LEAST_OPENING_MM);
   // Where several sheets part, the maker reaches in between the two right sides.
   const best = (open.length > 0 ? open : named).sort(
-    (a, b) => rightSides(state, b, item) - rightSides(state, a, item)
+    (a, b) =>
+      rightSides(state, b, item) - rightSides(state, a, item) ||
+      rightSides(shownOnly(state, b, item), b, item) - rightSides(shownOnly(state, a, item), a, item)
   )[0];
   if (!best) return refuse(state, 'There is nothing to turn.');
   // An opening that is too small is said, and the rest goes on as if the work had gone through.
@@ -74,10 +76,22 @@ function tooSmall(opening: number): string {
     : `The opening of ${Math.round(opening)} mm is too small to turn through.`;
 }
 
+/** The same sandwich with the nearest layers that are seen in the end moved to the gap, past loops and the like. */
+function shownOnly({ layers }: StackState, { below }: Gap, item: Item): Pick<StackState, 'layers'> {
+  const seen = (layer: Layer): boolean => findPiece(item, layer.pieceId)?.shows !== 'nothing';
+  const lower = layers.slice(0, below + 1).findLast(seen);
+  const upper = layers.slice(below + 1).find(seen);
+  const moved = [...layers];
+  if (lower) moved[below] = lower;
+  if (upper) moved[below + 1] = upper;
+  return { layers: moved };
+}
+
 function turnThroughZip(state: StackState, pieceId: string, gaps: Gap[], item: Item): Change {
   const name = nameOf(item, pieceId);
   const at = state.layers.findIndex((layer) => layer.pieceId === pieceId);
   const zip = state.layers[at];
+  if (zip?.folded) return turnThroughEnvelope(state, name, gaps, item);
   if (!zip || zip.zip === null) return refuse(state, `There is no zip ${name} to turn through.`);
   const above = gaps.find(({ below }) => below >= at);
   const beneath = gaps.findLast(({ below }) => below < at);
@@ -86,6 +100,19 @@ function turnThroughZip(state: StackState, pieceId: string, gaps: Gap[], item: I
   if (!through) return refuse(state, `${name} leads to no gap that could be turned.`);
   const problem = zip.zip === 'closed' ? `${name} is closed, so nothing can be turned through it.` : null;
   return { ...turnedAt(state, through.below, item), problem };
+}
+
+/** Two folded backs that overlap leave an opening between them: the work turns through it from the gap before the front. */
+function turnThroughEnvelope(state: StackState, name: string, gaps: Gap[], item: Item): Change {
+  const backs = state.layers.flatMap((layer, at) =>
+    layer.folded && findPiece(item, layer.pieceId)?.shows === 'back' ? [at] : []
+  );
+  const [first, second] = backs;
+  if (first === undefined || second === undefined)
+    return refuse(state, `${name} overlaps no other back, so there is no envelope to turn through.`);
+  const through = gaps.findLast(({ below }) => below < first);
+  if (!through) return refuse(state, `${name} leads to no gap that could be turned.`);
+  return { ...turnedAt(state, through.below, item), problem: null };
 }
 
 function turnedAt(state: StackState, below: number, item: Item): Change {

@@ -99,7 +99,7 @@ export function orderDemands(input: BatchInput, plan: BatchPlan, entries: readon
       for (const cut of cutList(item, hoop, shop, 1, ({ material, grain }) =>
         shrinkageOf(material, entries, grain === 'any')
       )) {
-        if (cut.cutFrom !== null || isZip(cut.material)) continue;
+        if (cut.cutFrom !== null || cut.readyMade === true || isZip(cut.material)) continue;
         const inRing = hooped.has(cut.backs ?? cut.pieceId);
         const times = inRing
           ? hooping.heads.length

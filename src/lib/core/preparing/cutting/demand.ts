@@ -23,7 +23,7 @@ export interface Want {
 }
 
 /**
- * Everything that is cut for some items, each in the variant its plan is of. Zips are taken, not cut, and a piece cut from an earlier hooping needs no cloth.
+ * Everything that is cut for some items, each in the variant its plan is of. Zips and ready-made things are taken, not cut, and a piece cut from an earlier hooping needs no cloth.
  *
  * @param entries cloth of the stash: what is not washed yet is cut larger by what a wash takes
  */
@@ -37,7 +37,9 @@ export function demandsOf(
     return cutList(item, hoopOf(plan), rules, copies, ({ material, grain }) =>
       shrinkageOf(material, entries, grain === 'any')
     )
-      .filter(({ cutFrom, material }) => cutFrom === null && !isZip(material))
+      .filter(
+        ({ cutFrom, material, readyMade }) => cutFrom === null && readyMade !== true && !isZip(material)
+      )
       .map((cut) => ({
         ...cut,
         key: `${item.id}/${cut.pieceId}`,

@@ -19,7 +19,9 @@ const MARGIN_MM = 3;
 export function pieceTemplates(item: Item, plan: Plan): Template[] {
   return plan.cuts.flatMap((cut) => {
     const piece = item.pieces.find(({ id }) => id === cut.pieceId);
-    return piece && cut.cutFrom === null ? [pieceTemplate(piece, cut, item, plan)] : [];
+    return piece && cut.cutFrom === null && cut.readyMade !== true
+      ? [pieceTemplate(piece, cut, item, plan)]
+      : [];
   });
 }
 

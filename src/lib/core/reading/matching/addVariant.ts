@@ -1,4 +1,4 @@
-import type { Pattern } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
 import {
   findLine,
   findStop,
@@ -106,7 +106,7 @@ function withVariant<T extends { only?: string[] | undefined }>(part: T, id: str
   return part.only ? { ...part, only: [...part.only, id] } : part;
 }
 
-function scaled(stop: Stop, was: Stop, is: Stop): Phase[] | undefined {
+export function scaled(stop: Stop, was: Stop, is: Stop): Phase[] | undefined {
   const [from, to] = [stitchesOf(was), stitchesOf(is)];
   const shapes = ({ phases }: Stop): string =>
     JSON.stringify(phases.map(({ length, width }) => [length, width]));

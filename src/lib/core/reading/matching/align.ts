@@ -1,4 +1,4 @@
-import type { ExpectedStop } from '$lib/core/craft/constructions';
+import type { ExpectedStop } from '$lib/core/craft/sequence';
 import type { ReadRow } from '$lib/core/reading/papers';
 
 /** A match made by the maker’s own hand: this row is these expected stops; none means an extra stop. */

@@ -1,4 +1,4 @@
-import type { Pattern } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
 import type { Item, Stop } from '$lib/core/documents/item';
 import type { AssembleInput } from './input';
 import type { Built } from './remarks';

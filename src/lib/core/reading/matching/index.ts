@@ -2,3 +2,4 @@ export { addVariant } from './addVariant';
 export { align, type Alignment, type FixedMatch, inPatternOrder } from './align';
 export { assemble } from './assemble';
 export { matchPaper, withPaperNotes } from './paperNotes';
+export { remake, type Remade } from './remake';

@@ -1,5 +1,5 @@
 import { type FindingCode, severityOf, type ValuesOf } from '$lib/core/craft/findings';
-import type { Pattern } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
 import type { Remark, Step, Stop } from '$lib/core/documents/item';
 
 /** Stops in file order, and which of them each expected stop became. */

@@ -1,4 +1,4 @@
-import type { Pattern, PatternEntry } from '$lib/core/craft/constructions';
+import type { Pattern, PatternEntry } from '$lib/core/craft/sequence';
 import type { Operation, Step, Stop } from '$lib/core/documents/item';
 import type { BuiltFile } from './files';
 import type { Built } from './remarks';

@@ -1,9 +1,4 @@
-import {
-  type DetailColour,
-  edgePhases,
-  type ExpectedStop,
-  type Pattern
-} from '$lib/core/craft/constructions';
+import { type DetailColour, edgePhases, type ExpectedStop, type Pattern } from '$lib/core/craft/sequence';
 import type { CountSource, Phase, Stop } from '$lib/core/documents/item';
 import { colourOf, type ReadRow } from '$lib/core/reading/papers';
 import type { ChartInput } from './input';

@@ -107,21 +107,26 @@ function onEveryHead({ bobbins }: StartInput): string {
 }
 
 function piecesCheck({ cuts, unit }: Plan): StartCheck[] {
-  const toCut = cuts.filter(({ cutFrom }) => cutFrom === null);
+  const own = cuts.filter(({ cutFrom }) => cutFrom === null);
+  const toCut = own.filter(({ readyMade }) => readyMade !== true);
+  const fetched = own.filter(({ readyMade }) => readyMade === true);
   const [carriers, pieces] = [true, false].map((wanted) =>
     toCut.filter(({ material }) => isStabiliserKind(material.kind) === wanted)
   );
   const many = (of: readonly CutPiece[] = []): number => of.reduce((sum, { count }) => sum + count, 0);
   const said = [
     ...(many(carriers) > 0 ? [`${many(carriers)} of stabiliser`] : []),
-    ...(many(pieces) > 0 ? [`${many(pieces)} ${many(pieces) === 1 ? 'piece' : 'pieces'} cut and peeled`] : [])
+    ...(many(pieces) > 0
+      ? [`${many(pieces)} ${many(pieces) === 1 ? 'piece' : 'pieces'} cut and peeled`]
+      : []),
+    ...fetched.map(({ count, name }) => `${count} ${name.toLowerCase()} fetched`)
   ];
   if (said.length === 0) return [];
   return [
     {
       id: 'pieces',
       title: `${said.join(', ')}, in order`,
-      detail: `${[...(carriers ?? []), ...(pieces ?? [])].map((cut) => counted(cut, unit)).join(' · ')}.`
+      detail: `${[...(carriers ?? []), ...(pieces ?? []), ...fetched].map((cut) => counted(cut, unit)).join(' · ')}.`
     }
   ];
 }

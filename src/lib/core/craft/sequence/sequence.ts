@@ -1,51 +1,19 @@
 import type { z } from 'zod';
 import { traitsOf } from '$lib/core/craft/operations';
-import { type Outline, type Path, pathArea, pathLength } from '$lib/core/base/geometry';
+import type { Outline, Path } from '$lib/core/base/geometry';
 import {
   type Hooping,
   type Line,
   type Material,
   Operation,
-  type Phase,
   type Piece,
   type PieceUse,
   type Role,
   type Variant
 } from '$lib/core/documents/item';
-import {
-  type DetailColour,
-  type ExpectedStop,
-  expectStop,
-  fillPhase,
-  type Pattern,
-  type PatternEntry,
-  runningPhase,
-  edgePhases,
-  satinPhase,
-  type Truth,
-  zigzagPhase
-} from './pattern';
-
-/** A stop as a construction writes it down: what it does, in the words a chart uses, along which lines. */
-export type StopPart = Pick<ExpectedStop, 'name' | 'role' | 'words'> &
-  Partial<ExpectedStop> & {
-    /** Times along the line; running stitch. */
-    passes?: number;
-    /** Width of satin or zigzag, mm. */
-    width?: number;
-    thread?: DetailColour | DetailColour[];
-  };
-
-/** A stop in one line: its name, role, the words a chart uses, its lines, and what else there is to say. */
-export function stopPart(
-  name: string,
-  role: Role,
-  words: RegExp,
-  lineIds: string[],
-  more: Partial<StopPart> = {}
-): StopPart {
-  return { name, role, words, lineIds, ...more };
-}
+import { type DetailColour, expectStop, type Pattern, type PatternEntry, type Truth } from './pattern';
+import { estimateAlong } from './estimate';
+import type { StopPart } from './stopPart';
 
 /** Steps before any hooping belong to the first. */
 const FIRST = 'hooping-1';
@@ -53,6 +21,14 @@ const FIRST = 'hooping-1';
 /** Stitching that waits for what it lies on to be tacked down. */
 const ON_TOP: readonly Role[] = ['decoration', 'lettering', 'quilting', 'satin-edge', 'applique-edge'];
 const nameOf = (entry: PatternEntry): string => (entry.kind === 'hand' ? entry.id : entry.key);
+const stepsOfTruth = (truth: Truth): string[] =>
+  'steps' in truth ? truth.steps : 'step' in truth ? [truth.step] : [];
+
+/** A part of a construction: work that belongs together, as laying a back and stitching it on. */
+export interface Part {
+  key: string;
+  name: string;
+}
 
 /**
  * Writes a construction down step by step. What a step needs follows from the order of the work: hand work waits for
@@ -72,8 +48,16 @@ export class Sequence {
   #stopsHere: string[] = [];
   #moves = 0;
   #file: string | undefined;
+  readonly #parts = new Map<string, Part & { write: () => void }>();
+  /** Moves of the hoop before each part that is written. */
+  readonly #movesBefore = new Map<string, number>();
+  #block: string | undefined;
+
+  /** The outline as it was asked for. */
+  readonly shape: Outline;
 
   constructor({ shape, ...variant }: Pick<Variant, 'size' | 'finished' | 'edge'> & { shape: Outline }) {
+    this.shape = shape;
     this.#pattern = {
       variant: {
         id: 'variant-1',
@@ -96,6 +80,55 @@ export class Sequence {
       threads: {},
       truths: []
     };
+  }
+
+  /**
+   * Work that belongs together. It is told now and written when its turn comes, so that parts can change places and others
+   * can come between.
+   */
+  part(key: string, name: string, write: () => void): void {
+    this.#parts.set(key, { key, name, write });
+  }
+
+  /** The parts in the order the construction tells them. */
+  get parts(): Part[] {
+    return [...this.#parts.values()].map(({ key, name }) => ({ key, name }));
+  }
+
+  /** Moves of the hoop before each part that is written; with them its moves keep their names wherever it goes. */
+  get movesBefore(): ReadonlyMap<string, number> {
+    return this.#movesBefore;
+  }
+
+  /**
+   * Writes a part down.
+   *
+   * @param moves how many moves of the hoop come before it as the construction tells it
+   * @throws RangeError when there is no such part
+   */
+  write(key: string, moves = this.#moves): void {
+    const part = this.#parts.get(key);
+    if (!part) throw new RangeError(`There is no part ${key}.`);
+    this.#moves = moves;
+    this.#movesBefore.set(key, moves);
+    this.under(key, part.write);
+  }
+
+  /** Writes steps down as those of a block. */
+  under(block: string, write: () => void): void {
+    this.#block = block;
+    write();
+    this.#block = undefined;
+  }
+
+  /** What has been written down so far. */
+  get sofar(): Readonly<Pattern> {
+    return this.#pattern;
+  }
+
+  /** How the item ends up, where a block decides it. */
+  ends(variant: Partial<Pick<Variant, 'size' | 'finished' | 'edge'>>): void {
+    Object.assign(this.#pattern.variant, variant);
   }
 
   /** A line of the item, in the hooping where it registers. */
@@ -173,13 +206,23 @@ export class Sequence {
     if (!first) this.hand(`load-${key}`, { do: 'load-file', fileId: `file:${key}` });
   }
 
+  /** What was stitched until now is a file too, where another follows that nobody announced. */
+  firstFile(key: string, name: string): void {
+    this.#pattern.files.push({ key, name, skips: 0 });
+    for (const stop of this.#pattern.expected) stop.file = key;
+  }
+
   /** All stops of the file run as one. */
   oneColour(): void {
     this.#pattern.oneColour = true;
   }
 
   /** A hand step; gives its id. */
-  hand(id: string, op: z.input<typeof Operation>, more: { needs?: string[]; note?: string } = {}): string {
+  hand(
+    id: string,
+    op: z.input<typeof Operation>,
+    more: { needs?: string[]; note?: string; free?: boolean } = {}
+  ): string {
     const parsed = Operation.parse(op);
     const { order } = traitsOf(parsed.do);
     const isMove = order === 'move';
@@ -206,14 +249,15 @@ export class Sequence {
       this.#stopsHere = [];
     }
     if (parsed.do === 'lay' && parsed.hold.by !== 'nothing') this.truth({ kind: 'held', step: id });
-    if (parsed.do === 'flip' || parsed.do === 'topping-on') this.must(id);
+    if ((parsed.do === 'flip' || parsed.do === 'topping-on') && more.free !== true) this.must(id);
     return id;
   }
 
   /** A stop of the file; gives its key. */
   stop(key: string, part: StopPart, needs: string[] = []): string {
     const { passes = 1, width, thread, ...rest } = part;
-    const estimate = rest.estimate ?? this.#estimate(rest.role, rest.lineIds ?? [], passes, width);
+    const estimate =
+      rest.estimate ?? estimateAlong(this.#pathsOf(rest.lineIds ?? []), rest.role, passes, width);
     this.#pattern.expected.push(
       expectStop({ key, ...rest, estimate, ...(this.#file !== undefined && { file: this.#file }) })
     );
@@ -245,33 +289,89 @@ export class Sequence {
     this.#pattern.truths.push(truth);
   }
 
+  /** Tack-downs on a line take the thread of a stop that follows on it. */
+  threadsLike(lineId: string, key: string): void {
+    for (const stop of this.#pattern.expected) {
+      if (stop.role !== 'tack-down' || !stop.lineIds.includes(lineId)) continue;
+      stop.threadOf = key;
+      Reflect.deleteProperty(this.#pattern.threads, stop.key);
+    }
+  }
+
+  /** A thread of a hand step that goes with no stop of its own; steps name it `thread:KEY`. */
+  ownThread(key: string, colour: DetailColour): void {
+    this.#pattern.threads[key] = [colour];
+  }
+
+  /** The stop written last, whatever hooping it is in. */
+  get lastStop(): string | null {
+    return this.#lastStop;
+  }
+
+  /** What a file run in between waits for: the stop before it, and what hands did since. */
+  get before(): string[] {
+    return [...(this.#lastStop === null ? [] : [this.#lastStop]), ...this.#sinceStop];
+  }
+
+  /** What covers the surface or moves the hoop from now on waits for a step that was loose until then. */
+  waitsFor(step: string): void {
+    this.#sinceStop.push(step);
+    this.#sinceMove.push(step);
+  }
+
   /** Where a name goes. */
   nameGoes(after: string, pieceId: string, lineId: string): void {
     this.#pattern.name = { after, pieceId, lineId };
   }
 
   /**
-   * The whole pattern.
+   * The whole pattern; parts that are not written yet come in the order they were told.
    *
    * @throws RangeError when a step needs another that is not there, or two have one name
    */
   done(): Pattern {
+    for (const key of this.#parts.keys()) if (!this.#movesBefore.has(key)) this.write(key);
     const { entries, truths } = this.#pattern;
-    const names = entries.map(nameOf);
+    const known = this.#names();
+    for (const entry of entries)
+      for (const need of entry.needs ?? [])
+        if (!known.has(need)) throw new RangeError(`There is no step ${need}, which ${nameOf(entry)} names.`);
+    for (const truth of truths)
+      for (const step of stepsOfTruth(truth))
+        if (!known.has(step)) throw new RangeError(`There is no step ${step}, which a truth names.`);
+    return this.#pattern;
+  }
+
+  /**
+   * The pattern as it was written, parts left out staying out: what needed a step of theirs does without.
+   *
+   * @throws RangeError when two steps have one name
+   */
+  composed(): Pattern {
+    const known = this.#names();
+    const { hoopings } = this.#pattern;
+    return {
+      ...this.#pattern,
+      // Steps of an item that hoops nothing yet belong somewhere all the same.
+      hoopings: hoopings.length > 0 ? hoopings : [{ id: FIRST, name: 'Hooping', hooped: [], mounting: 1 }],
+      entries: this.#pattern.entries.map((entry) => ({
+        ...entry,
+        needs: (entry.needs ?? []).filter((need) => known.has(need))
+      })),
+      truths: this.#pattern.truths.filter((truth) => stepsOfTruth(truth).every((step) => known.has(step)))
+    };
+  }
+
+  #names(): Set<string> {
+    const names = this.#pattern.entries.map(nameOf);
     const known = new Set(names);
     if (known.size < names.length)
       throw new RangeError(`Two steps are called ${names.find((name, at) => names.indexOf(name) < at)}.`);
-    const named = [
-      ...entries.flatMap((entry) => (entry.needs ?? []).map((need) => [nameOf(entry), need] as const)),
-      ...truths.flatMap((truth) =>
-        ('steps' in truth ? truth.steps : 'step' in truth ? [truth.step] : []).map(
-          (step) => ['a truth', step] as const
-        )
-      )
-    ];
-    for (const [who, need] of named)
-      if (!known.has(need)) throw new RangeError(`There is no step ${need}, which ${who} names.`);
-    return this.#pattern;
+    return known;
+  }
+
+  #pathsOf(lineIds: string[]): Path[] {
+    return lineIds.flatMap((id) => this.#pattern.lines.find((line) => line.id === id)?.path ?? []);
   }
 
   #turned(): boolean {
@@ -285,17 +385,11 @@ export class Sequence {
     const needs = [...new Set(entry.needs)].filter(
       (need) => need !== (entry.kind === 'hand' ? entry.id : entry.key)
     );
-    this.#pattern.entries.push({ ...entry, needs, hoopingId: this.#hooping || FIRST });
-  }
-
-  #estimate(role: Role, lineIds: string[], passes: number, width: number | undefined): Phase[] {
-    const paths = lineIds.flatMap((id) => this.#pattern.lines.find((line) => line.id === id)?.path ?? []);
-    const along = paths.reduce((sum, path) => sum + pathLength(path), 0);
-    const area = paths.reduce((sum, path) => sum + pathArea(path), 0);
-    if (role === 'bars') return [satinPhase(along, width ?? 4)];
-    if (role === 'satin-edge' || role === 'applique-edge') return edgePhases(along, width ?? 4);
-    if (width !== undefined) return [zigzagPhase(along, width)];
-    if (role === 'decoration' || role === 'lettering' || role === 'lace') return [fillPhase(area)];
-    return [runningPhase(along, passes)];
+    this.#pattern.entries.push({
+      ...entry,
+      needs,
+      hoopingId: this.#hooping || FIRST,
+      ...(this.#block !== undefined && { block: this.#block })
+    });
   }
 }

@@ -51,10 +51,18 @@ export interface ExpectedStop {
   estimate: Phase[];
 }
 
+interface EntryBase {
+  /** Steps that come before. */
+  needs?: string[];
+  hoopingId?: string;
+  /** The block or part it was written in. */
+  block?: string;
+}
+
 /** One entry of a pattern: a stop by its key, or a hand step. */
 export type PatternEntry =
-  | { kind: 'stop'; key: string; needs?: string[]; hoopingId?: string }
-  | { kind: 'hand'; id: string; op: Operation; needs?: string[]; note?: string; hoopingId?: string };
+  | (EntryBase & { kind: 'stop'; key: string })
+  | (EntryBase & { kind: 'hand'; id: string; op: Operation; note?: string });
 
 /** A detail colour that the maker names where there is no chart. */
 export interface DetailColour {

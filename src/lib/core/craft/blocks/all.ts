@@ -1,0 +1,54 @@
+import { finishing, handStep, hardware } from './afterwards';
+import { applique } from './applique';
+import { backTurned, backUnder } from './backs';
+import { type AnyBlock, sealedBlock } from './block';
+import { caught, pages, pocket } from './caught';
+import { batting, front, topping } from './cloth';
+import { edgeCut, edgeSatin, marks } from './edges';
+import { hooping } from './hooping';
+import { cutworkOpening, lacePart, slot } from './openings';
+import { ownStop } from './ownStop';
+import { panel, strips } from './panels';
+import { readyMade } from './readyMade';
+import { splitPosition } from './splitPosition';
+import { details, name, quilting } from './stitching';
+import { zip } from './zip';
+
+/** Every block, in the order it is offered. */
+export const BLOCKS: readonly AnyBlock[] = [
+  sealedBlock(hooping),
+  sealedBlock(readyMade),
+  sealedBlock(splitPosition),
+  sealedBlock(batting),
+  sealedBlock(front),
+  sealedBlock(panel),
+  sealedBlock(strips),
+  sealedBlock(applique),
+  sealedBlock(topping),
+  sealedBlock(details),
+  sealedBlock(quilting),
+  sealedBlock(name),
+  sealedBlock(marks),
+  sealedBlock(ownStop),
+  sealedBlock(zip),
+  sealedBlock(cutworkOpening),
+  sealedBlock(lacePart),
+  sealedBlock(slot),
+  sealedBlock(caught),
+  sealedBlock(pocket),
+  sealedBlock(pages),
+  sealedBlock(backTurned),
+  sealedBlock(backUnder),
+  sealedBlock(edgeSatin),
+  sealedBlock(edgeCut),
+  sealedBlock(finishing),
+  sealedBlock(hardware),
+  sealedBlock(handStep)
+];
+
+const BY_KIND = new Map(BLOCKS.map((block) => [block.kind, block]));
+
+/** The block of a kind, or undefined. */
+export function blockOf(kind: string): AnyBlock | undefined {
+  return BY_KIND.get(kind);
+}

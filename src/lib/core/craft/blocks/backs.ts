@@ -1,0 +1,203 @@
+import { box } from '$lib/core/base/geometry';
+import {
+  choice,
+  heldAs,
+  hold,
+  length,
+  material,
+  MATERIALS,
+  stopPart,
+  thread
+} from '$lib/core/craft/sequence';
+import type { BlockMaker } from './block';
+import { CLOTHS } from './hooping';
+import { beforeClosing, notReadyMade } from './refusals';
+import type { Site } from './site';
+import { gapAt, sideField } from './spots';
+
+const turnedFields = {
+  cloth: material('Back', CLOTHS, ['woven', 'Cream', '#efe3c4']),
+  closes: choice(
+    'It is turned through',
+    { opening: 'An opening in the seam', envelope: 'An envelope: two backs that overlap' },
+    'opening'
+  ),
+  opening: length('Opening to turn through', 80, 60, 300, 'at least 60 mm'),
+  at: sideField('The opening is at the', 'bottom'),
+  held: hold('Back held with', 'tape'),
+  padded: choice('Batting over it', { no: 'No', yes: 'Yes' }, 'no'),
+  thread: thread('Seam thread', 'Cream', '#efe3c4')
+} as const;
+
+/** A back face down on the front, closed all round but for an opening: the item is turned afterwards. */
+export const backTurned: BlockMaker<typeof turnedFields> = {
+  kind: 'back-turned',
+  name: 'Back, turned',
+  summary:
+    'The back face down on the front, a closing seam all round, turned through an opening, an envelope or the zip.',
+  group: 'Back and edge',
+  fields: turnedFields,
+  frames: (frame) => ({ ...frame, edge: 'turned', edgeMm: 0 }),
+  refuses: (standing) =>
+    beforeClosing(standing) ??
+    notReadyMade(standing) ??
+    (standing.under
+      ? {
+          why: `A back is under the hoop already: ${standing.under.name}.`,
+          repair: 'Take one of the two backs out.'
+        }
+      : standing.top
+        ? null
+        : { why: 'There is no front to lay it on.', repair: 'Put a front before it.' }),
+  make(site, p) {
+    const { frame, s } = site;
+    const { zip: fastener } = site.standing;
+    const envelope = p.closes === 'envelope';
+    const gap = envelope || fastener ? [] : [gapAt(frame.seam, p.at, p.opening)];
+    const closing = site.line('closing', 'Closing seam', frame.seam, gap);
+    site.toTable();
+    site.freeHolds();
+    site.freeToppings();
+    if (fastener) s.must(site.hand('zip-open', { do: 'zip', pieceId: fastener.id, to: 'three-quarters' }));
+    const held = p.cloth.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held;
+    // Pins would stand in the seam where the two overlap.
+    if (envelope) envelopeBacks(site, p.cloth, held === 'pins' ? 'tape' : held);
+    else {
+      const piece = site.piece('back', site.label('Back'), p.cloth, 'backing', {
+        covers: frame.seamId,
+        shows: 'back'
+      });
+      s.must(
+        site.hand('lay', {
+          do: 'lay',
+          pieceId: piece,
+          side: 'above',
+          face: 'down',
+          covers: frame.seamId,
+          over: 20,
+          hold: heldAs(held)
+        })
+      );
+    }
+    if (p.padded === 'yes') {
+      const piece = site.piece('batting', 'Back batting', MATERIALS.batting, 'batting', {
+        covers: frame.seamId
+      });
+      site.hand('lay-batting', {
+        do: 'lay',
+        pieceId: piece,
+        side: 'above',
+        face: 'up',
+        covers: frame.seamId,
+        over: 12,
+        hold: { by: 'tape', strips: 4 }
+      });
+    }
+    site.toMachine();
+    const seam = site.stop('closing', {
+      ...stopPart('Closing seam', 'closing-seam', /clos|final|seam|outline/, [closing], {
+        visible: 'hidden'
+      }),
+      passes: 2,
+      thread: p.thread
+    });
+    s.must(seam);
+    s.ends({ edge: 'turned' });
+  }
+};
+
+/** Two folded backs; the second overlaps the first by a third. */
+function envelopeBacks(
+  site: Site,
+  cloth: Parameters<Site['piece']>[2],
+  held: 'tape' | 'spray' | 'glue'
+): void {
+  const { width, height } = site.frame;
+  const [w, h] = [width / 2, height / 2];
+  for (const [part, label, area] of [
+    ['back-upper', 'Upper back', box(-w, -h, w, height / 6)],
+    ['back-lower', 'Lower back', box(-w, -height / 6, w, h)]
+  ] as const) {
+    const line = site.line(`${part}-area`, label, area);
+    const piece = site.piece(part, label, cloth, 'backing', { covers: line, shows: 'back', folded: true });
+    site.s.must(
+      site.hand(
+        `lay-${part}`,
+        {
+          do: 'lay',
+          pieceId: piece,
+          side: 'above',
+          face: 'down',
+          covers: line,
+          over: 20,
+          hold: heldAs(held)
+        },
+        { note: 'Folded, its fold across the middle, raw edges over the seam.' }
+      )
+    );
+  }
+}
+
+const underFields = {
+  cloth: material('Back', CLOTHS, ['felt', 'Felt', '#9aa78f']),
+  held: hold('Held with', 'tape'),
+  thread: thread('Tack-down thread', 'Cream', '#efe3c4')
+} as const;
+
+/** A back under the hoop; the edge that follows joins it. */
+export const backUnder: BlockMaker<typeof underFields> = {
+  kind: 'back-under',
+  name: 'Back, under the hoop',
+  summary: 'The back laid under the hoop and tacked; the edge that follows joins it.',
+  group: 'Back and edge',
+  fields: underFields,
+  refuses: (standing) =>
+    beforeClosing(standing) ??
+    notReadyMade(standing) ??
+    (standing.under
+      ? {
+          why: `A back is under the hoop already: ${standing.under.name}.`,
+          repair: 'Take one of the two out.'
+        }
+      : standing.top
+        ? null
+        : { why: 'There is no front yet.', repair: 'Put a front before it.' }),
+  make(site, { cloth, held, thread: colour }) {
+    const { frame, s } = site;
+    const satin = frame.edge === 'satin';
+    const piece = site.piece('back', site.label('Back'), cloth, 'backing', {
+      covers: frame.seamId,
+      shows: 'back'
+    });
+    // Only now: what was stitched has drawn the cloth in.
+    if (satin || site.standing.toppings.length > 0) {
+      site.toTable();
+      site.freeToppings();
+      if (satin) site.trimToSeam();
+    }
+    site.toBack();
+    site.freeHolds();
+    site.hand('snip', { do: 'snip', side: 'back', jumps: 4 });
+    const laid = site.hand('lay', {
+      do: 'lay',
+      pieceId: piece,
+      side: 'below',
+      face: 'down',
+      covers: frame.seamId,
+      over: 20,
+      hold: heldAs(cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held)
+    });
+    s.must(laid);
+    if (!satin) return;
+    site.toMachine();
+    site.stop('tack', {
+      ...stopPart('Back tack-down', 'tack-down', /back|tack/, [frame.seamId], { visible: 'hidden' }),
+      thread: colour
+    });
+    site.toBack();
+    site.freeHolds();
+    s.must(
+      site.hand('trim', { do: 'trim', pieceIds: [piece], lineId: frame.seamId, side: 'outside', margin: 0.5 })
+    );
+  }
+};

@@ -1,0 +1,137 @@
+import { choice, heldAs, hold, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
+import type { BlockMaker } from './block';
+import { CLOTHS } from './hooping';
+import { beforeClosing, noTopping } from './refusals';
+
+const frontFields = {
+  cloth: material('Cloth', CLOTHS, ['woven', 'Fern print', '#4d7148']),
+  held: hold('Held with', 'spray'),
+  thread: thread('Tack-down thread', 'Cream', '#efe3c4')
+} as const;
+
+/** Cloth over the whole outline, between a placement line and a tack-down. */
+export const front: BlockMaker<typeof frontFields> = {
+  kind: 'front',
+  name: 'Front laid and tacked',
+  summary: 'Cloth over the whole outline: placement line, cloth, tack-down.',
+  group: 'Cloth',
+  fields: frontFields,
+  refuses: (standing) =>
+    beforeClosing(standing) ??
+    noTopping(standing) ??
+    (standing.top
+      ? {
+          why: `It would hide ${standing.top.name}.`,
+          repair: 'Take one of the two fronts out, or lay an appliqué piece.'
+        }
+      : null),
+  make(site, { cloth, held, thread: colour }) {
+    const { seamId, edge } = site.frame;
+    const hidden = { threadOf: site.key('tack'), visible: 'hidden' } as const;
+    const piece = site.piece('cloth', site.label('Front'), cloth, 'applique', {
+      covers: seamId,
+      shows: 'front'
+    });
+    site.toMachine();
+    site.stop('placement', stopPart('Placement line', 'placement', /place|position|guide/, [seamId], hidden));
+    const laid = site.hand('lay', {
+      do: 'lay',
+      pieceId: piece,
+      side: 'above',
+      face: 'up',
+      covers: seamId,
+      over: 12,
+      hold: heldAs(cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held)
+    });
+    site.stop('tack', {
+      ...stopPart('Tack-down', 'tack-down', /tack|fix/, [seamId], {
+        visible: edge === 'cut' ? 'front' : 'hidden'
+      }),
+      thread: colour
+    });
+    site.s.must(laid);
+    site.freeHolds();
+  }
+};
+
+const battingFields = {
+  held: hold('Held with', 'spray'),
+  tacked: choice(
+    'Tacked down',
+    { no: 'No: it lies under the front', yes: 'Yes, and trimmed to the line' },
+    'no'
+  ),
+  thread: thread('Tack-down thread', 'Cream', '#efe3c4')
+} as const;
+
+/** Batting over the outline, under the cloth that comes next. */
+export const batting: BlockMaker<typeof battingFields> = {
+  kind: 'batting',
+  name: 'Batting',
+  summary: 'Batting floated over the outline, before the front.',
+  group: 'Cloth',
+  fields: battingFields,
+  refuses: (standing) =>
+    beforeClosing(standing) ??
+    (standing.top
+      ? { why: `It would lie on ${standing.top.name}.`, repair: 'Move it before the front.' }
+      : null),
+  make(site, { held, tacked, thread: colour }) {
+    const { seamId } = site.frame;
+    const piece = site.piece('piece', site.label('Batting'), MATERIALS.batting, 'batting', {
+      covers: seamId
+    });
+    if (tacked === 'yes') {
+      site.toMachine();
+      site.stop(
+        'placement',
+        stopPart('Batting placement', 'placement', /batting|place/, [seamId], {
+          threadOf: site.key('tack'),
+          visible: 'hidden'
+        })
+      );
+    }
+    site.hand('lay', {
+      do: 'lay',
+      pieceId: piece,
+      side: 'above',
+      face: 'up',
+      covers: seamId,
+      over: 12,
+      hold: heldAs(held)
+    });
+    if (tacked === 'no') return;
+    site.stop('tack', {
+      ...stopPart('Batting tack-down', 'tack-down', /batting|tack/, [seamId], { visible: 'hidden' }),
+      thread: colour
+    });
+    site.toTable();
+    site.freeHolds();
+    site.trimToSeam();
+  }
+};
+
+const toppingFields = { pins: hold('Held with', 'pins') } as const;
+
+/** Film over pile or a knit, so that stitches do not sink in; it comes off before anything covers it. */
+export const topping: BlockMaker<typeof toppingFields> = {
+  kind: 'topping',
+  name: 'Topping',
+  summary:
+    'Wash-away film on top, so that stitches do not sink into pile; taken off before the back, or at the end.',
+  group: 'Cloth',
+  fields: toppingFields,
+  refuses: (standing) =>
+    beforeClosing(standing) ??
+    (standing.top ? null : { why: 'There is no cloth to lay it on.', repair: 'Move it after the front.' }),
+  make(site, { pins }) {
+    const { outlineId } = site.frame;
+    const piece = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: outlineId });
+    site.toTable();
+    // On smooth cloth it does no harm, and nothing is wrong without it.
+    const sinks = ['towelling', 'fleece', 'knit'].includes(site.standing.top?.material.kind ?? '');
+    const on = site.hand('on', { do: 'topping-on', pieceId: piece }, { free: !sinks });
+    if (pins === 'pins') site.hand('pin', { do: 'pin', pieceId: piece, pins: 4, away: 12 }, { needs: [on] });
+    else if (pins === 'tape') site.hand('tape', { do: 'tape', pieceId: piece, strips: 4 }, { needs: [on] });
+  }
+};

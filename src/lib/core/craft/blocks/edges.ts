@@ -1,0 +1,152 @@
+import { choice, count, length, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
+import type { BlockMaker, Refusal } from './block';
+import { satinFrame } from './frame';
+import { beforeClosing, notReadyMade } from './refusals';
+import type { Standing } from './standing';
+
+function refusesEdge(standing: Standing): Refusal | null {
+  return (
+    beforeClosing(standing) ??
+    notReadyMade(standing) ??
+    (standing.top ? null : { why: 'There is nothing to edge.', repair: 'Put a front before it.' })
+  );
+}
+
+/** Cloth whose edge must be covered. */
+const FRAYS: readonly string[] = ['woven', 'canvas', 'knit', 'towelling'];
+
+const satinFields = {
+  width: length('Width of the satin', 4, 3, 10),
+  thread: thread('Edge thread, top and bobbin', 'Burgundy', '#6d1f31')
+} as const;
+
+/** A dense edge over the raw edges of all layers, the bobbin in its own colour. */
+export const edgeSatin: BlockMaker<typeof satinFields> = {
+  kind: 'edge-satin',
+  name: 'Satin edge',
+  summary: 'Layers trimmed to the line, a bobbin in the edge’s colour, satin all round.',
+  group: 'Back and edge',
+  fields: satinFields,
+  frames: (frame, { width }) => satinFrame(frame, width),
+  refuses: (standing) =>
+    refusesEdge(standing) ??
+    (standing.ring.some(({ material, plies }) => material.kind === 'sticky-wash-away' && plies < 2)
+      ? {
+          why: 'One layer of sticky wash-away is too light for a satin edge.',
+          repair: 'Take two layers of wash-away or tear-away for the hooping.'
+        }
+      : null),
+  make(site, { width, thread: colour }) {
+    const { frame, s } = site;
+    site.toTable();
+    site.freeHolds();
+    site.freeToppings();
+    site.trimToSeam();
+    if (site.standing.holds.some(({ stitched }) => !stitched)) site.tackOutline();
+    site.toTable();
+    site.freeHolds();
+    const { top } = site.standing;
+    if (top && ['towelling', 'fleece'].includes(top.material.kind)) {
+      const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: frame.outlineId });
+      site.hand('topping-on', { do: 'topping-on', pieceId: film });
+    }
+    const { under, top: edged } = site.standing;
+    // Its back is seen where there is a back, and another colour may be wound already: the bobbin has the edge’s.
+    const wound = s.sofar.entries.some((entry) => entry.kind === 'hand' && entry.op.do === 'bobbin');
+    if (wound && !under) site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('satin')}` });
+    if (under) s.must(site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('satin')}` }));
+    site.toMachine();
+    const satin = site.stop('satin', {
+      ...stopPart('Satin edge', 'satin-edge', /border|edge|satin|rim/, [frame.seamId], {
+        visible: under ? 'both' : 'front'
+      }),
+      protected: true,
+      width,
+      thread: colour
+    });
+    if ([edged, under].some((piece) => piece && FRAYS.includes(piece.material.kind))) s.must(satin);
+    s.ends({ edge: 'satin edge' });
+  }
+};
+
+const cutFields = {
+  margin: length('Cut outside the line', 3, 1, 20),
+  style: choice('The last line', { run: 'Run twice', bean: 'Bean stitch' }, 'run'),
+  thread: thread('Outline thread', 'Signal white', '#f4f1ea')
+} as const;
+
+/** A last line round all layers, which are cut outside it: felt and vinyl only. */
+export const edgeCut: BlockMaker<typeof cutFields> = {
+  kind: 'edge-cut',
+  name: 'Cut edge',
+  summary: 'A last line through all layers; the item is cut out a little outside it.',
+  group: 'Back and edge',
+  fields: cutFields,
+  frames: (frame, { margin }) => ({ ...frame, edge: 'cut', edgeMm: margin }),
+  refuses(standing) {
+    const none = refusesEdge(standing);
+    if (none) return none;
+    const frays = [standing.top, standing.under].find(
+      (piece) => piece && !['felt', 'vinyl', 'fleece'].includes(piece.material.kind)
+    );
+    return frays
+      ? { why: `${frays.name} frays where it is only cut.`, repair: 'Take a satin edge, or felt or vinyl.' }
+      : null;
+  },
+  make(site, { margin, style, thread: colour }) {
+    const { frame, s } = site;
+    site.toMachine();
+    // The tack-down on the same line is seen with it, so it takes its thread.
+    s.threadsLike(frame.seamId, site.key('outline'));
+    const line = site.stop('outline', {
+      ...stopPart('Outline', 'closing-seam', /outline|final|closing|border|perimeter/, [frame.seamId], {
+        visible: 'both'
+      }),
+      alsoRoles: ['topstitch', 'satin-edge'],
+      protected: true,
+      passes: style === 'bean' ? 3 : 2,
+      thread: colour
+    });
+    s.must(line);
+    s.ends({
+      edge: 'cut edge',
+      finished: { width: frame.width + 2 * margin, height: frame.height + 2 * margin }
+    });
+  }
+};
+
+const markFields = {
+  marks: count('Marks', 2, 1, 20),
+  thread: thread('Thread', 'Cream', '#efe3c4')
+} as const;
+
+/** A few stitches that show where hardware goes. */
+export const marks: BlockMaker<typeof markFields> = {
+  kind: 'marks',
+  name: 'Marks for hardware',
+  summary: 'A few stitches that show where snaps, eyelets or buttons go.',
+  group: 'Stitching',
+  fields: markFields,
+  refuses: (standing) =>
+    standing.hooping === null
+      ? { why: 'Nothing is in the hoop to mark.', repair: 'Move it between hooping and finishing.' }
+      : standing.covered
+        ? { why: 'The back lies over the front.', repair: 'Move it before the back.' }
+        : null,
+  make(site, { marks: many, thread: colour }) {
+    site.toMachine();
+    site.stop('marks', {
+      ...stopPart(
+        many === 1 ? 'Hole mark' : 'Hole marks',
+        'closure-mark',
+        /hole|mark|snap|eyelet|position/,
+        []
+      ),
+      alsoRoles: ['placement', 'centre-mark'],
+      optional: true,
+      visible: 'both',
+      estimate: [{ stitches: 20 * many, length: 1.5, attended: false }],
+      thread: colour
+    });
+  }
+};

@@ -1,0 +1,3 @@
+export { type AnyBlock, BLOCK_GROUPS } from './block';
+export { blockOf, BLOCKS } from './all';
+export { compose, type Composed, type Trouble } from './compose';

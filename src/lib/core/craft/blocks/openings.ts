@@ -1,0 +1,218 @@
+import { offsetPath, segment, shifted } from '$lib/core/base/geometry';
+import { choice, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
+import type { BlockMaker } from './block';
+import { needsRing, needsSurface, noTopping } from './refusals';
+import { spotFields, spotPath } from './spots';
+import type { Site } from './site';
+
+const SATIN_MM = 3;
+const WASHES = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'] as const;
+const ANGLES = [0, 45, 90, 135] as const;
+
+const windowFields = {
+  ...spotFields(40, 30),
+  school: choice(
+    'How it is cut',
+    {
+      scissors: 'Scissors: the cloth only',
+      'cut-through': 'Knife: cloth and stabiliser, then patched',
+      needles: 'Cutting needles at four angles'
+    },
+    'scissors'
+  ),
+  thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
+} as const;
+
+/** A window cut in the cloth, bridged with bars and edged in satin. */
+export const cutworkOpening: BlockMaker<typeof windowFields> = {
+  kind: 'cutwork-opening',
+  name: 'Cutwork opening',
+  summary: 'A window cut by scissors, by a knife or by needles, with bars across and satin round it.',
+  group: 'Openings',
+  fields: windowFields,
+  refuses(standing, { school }) {
+    const none = needsSurface(standing) ?? noTopping(standing);
+    if (none) return none;
+    if (standing.layered)
+      return {
+        why: 'More than one cloth lies in the window: only the upper one would be cut away.',
+        repair: 'Leave batting, panels and strips out, or the window.'
+      };
+    if (standing.under) return { why: 'The back lies under the window.', repair: 'Move it before the back.' };
+    const washes = standing.ring.some(({ material }) => material.kind.includes('wash-away'));
+    if (!washes)
+      return {
+        why: 'Bars across an opening need wash-away in the ring: any other stabiliser stays in the window.',
+        repair: 'Take wash-away for the hooping.'
+      };
+    const sticky = standing.ring.some(({ material }) => material.kind === 'sticky-wash-away');
+    return school === 'cut-through' && !sticky
+      ? {
+          why: 'A hole through the stabiliser is patched on its sticky side.',
+          repair: 'Take sticky wash-away for the hooping, or cut with scissors.'
+        }
+      : null;
+  },
+  make(site, p) {
+    const { top, ring } = site.standing;
+    if (!top) return;
+    const base = ring.map(({ id }) => id).filter((id) => id !== top.id);
+    const window = site.line('window', 'Window', spotPath(p));
+    const [w, h] = [p.width / 2, p.height / 2];
+    const bars = [
+      site.line('bar-1', 'Bars across', shifted(segment(-w, 0, w, 0), p.across, p.down)),
+      site.line('bar-2', 'Bars down', shifted(segment(0, -h, 0, h), p.across, p.down))
+    ];
+    const hidden = { threadOf: site.key('satin'), visible: 'hidden' } as const;
+    site.toTable();
+    const bobbin = site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('satin')}` });
+    site.toMachine();
+    site.stop('outline', {
+      ...stopPart('Cut outline', 'cut-line', /outline|cut/, [window], hidden),
+      passes: 2
+    });
+    cut(site, p.school, { window, top: top.id, base });
+    site.toMachine();
+    site.stop('bars', {
+      ...stopPart('Bars', 'bars', /bar/, bars, { threadOf: site.key('satin'), visible: 'both' }),
+      width: 1.5
+    });
+    const satin = site.stop('satin', {
+      ...stopPart('Window satin', 'satin-edge', /satin|edge/, [window], { visible: 'both' }),
+      protected: true,
+      width: SATIN_MM,
+      thread: p.thread
+    });
+    site.s.must(bobbin, satin);
+    const [carrier] = ring.filter(({ id }) => id !== top.id);
+    if (carrier) site.s.truth({ kind: 'stabiliser', pieceId: carrier.id, kinds: [...WASHES], plies: 1 });
+  }
+};
+
+function cut(
+  site: Site,
+  school: 'scissors' | 'cut-through' | 'needles',
+  on: { window: string; top: string; base: string[] }
+): void {
+  if (school === 'needles') {
+    let before = site.key('outline');
+    for (const angle of ANGLES) {
+      const needle = site.hand(
+        `needle-${angle}`,
+        { do: 'needle', needle: `cutting, ${angle} degrees` },
+        { needs: [before] }
+      );
+      before = site.stop(
+        `cut-${angle}`,
+        stopPart(
+          `Needle cut, ${angle}°`,
+          'needle-cut',
+          new RegExp(`cut.*${angle}|${angle}|needle`),
+          [on.window],
+          {
+            threadOf: site.key('satin'),
+            visible: 'hidden'
+          }
+        ),
+        [needle]
+      );
+      site.s.must(needle);
+    }
+    site.s.must(site.hand('needle-back', { do: 'needle', needle: 'new 75/11' }, { needs: [before] }));
+    return;
+  }
+  site.toTable();
+  if (school === 'scissors') {
+    site.s.must(
+      site.hand('cut', {
+        do: 'cut-away-behind',
+        pieceIds: [on.top],
+        lineId: on.window,
+        from: 'front',
+        keepIds: on.base
+      })
+    );
+    return;
+  }
+  const scrap = site.piece('scrap', 'Sticky scrap', MATERIALS.sticky, 'applique', { covers: on.window });
+  const through = site.hand('cut', { do: 'cut-through', pieceIds: [...on.base, on.top], lineId: on.window });
+  site.s.must(
+    through,
+    site.hand('patch', { do: 'patch-hole', pieceId: scrap, lineId: on.window }, { needs: [through] })
+  );
+}
+
+const laceFields = {
+  ...spotFields(60, 60),
+  thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
+} as const;
+
+/** Lace that stands by itself beside or inside the cloth. */
+export const lacePart: BlockMaker<typeof laceFields> = {
+  kind: 'lace-part',
+  name: 'Lace part',
+  summary: 'Underlay and lace on wash-away, the bobbin in the lace’s own colour.',
+  group: 'Openings',
+  fields: laceFields,
+  refuses: (standing) =>
+    needsRing(standing) ??
+    (standing.covered || standing.under
+      ? { why: 'A back would be stitched into the lace.', repair: 'Move it before the back.' }
+      : standing.ring
+            .filter(({ material }) => material.kind.includes('wash-away'))
+            .reduce((sum, { plies }) => sum + plies, 0) >= 2
+        ? null
+        : {
+            why: 'Lace stands on two layers of wash-away at least.',
+            repair: 'Take two layers of wash-away for the hooping.'
+          }),
+  make(site, { thread: colour, ...spot }) {
+    const line = site.line('lace', site.label('Lace'), spotPath(spot));
+    site.toTable();
+    const bobbin = site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('lace')}` });
+    site.toMachine();
+    site.stop('underlay', {
+      ...stopPart('Underlay', 'lace-underlay', /underlay|net|grid/, [line], {
+        visible: 'both',
+        threadOf: site.key('lace')
+      }),
+      optional: true,
+      passes: 4
+    });
+    const lace = site.stop('lace', {
+      ...stopPart(site.label('Lace'), 'lace', /lace|fill/, [line], { visible: 'both' }),
+      alsoRoles: ['decoration', 'satin-edge'],
+      protected: true,
+      thread: colour
+    });
+    site.s.must(bobbin, lace);
+    const carrier = site.standing.ring.find(({ material }) => material.kind.includes('wash-away'));
+    if (carrier) site.s.truth({ kind: 'stabiliser', pieceId: carrier.id, kinds: [...WASHES], plies: 2 });
+  }
+};
+
+const slotFields = {
+  ...spotFields(40, 6),
+  thread: thread('Thread', 'Cream', '#efe3c4')
+} as const;
+
+/** A slot stitched all round and slit open at the end. */
+export const slot: BlockMaker<typeof slotFields> = {
+  kind: 'slot',
+  name: 'Slot',
+  summary: 'A slot edged in satin through the layers and slit open when the item is finished.',
+  group: 'Openings',
+  fields: slotFields,
+  refuses: needsSurface,
+  make(site, { thread: colour, ...spot }) {
+    const ring = offsetPath(spotPath({ ...spot, shape: 'tab' }), 1.5) ?? spotPath(spot);
+    const line = site.line('slot', site.label('Slot'), ring);
+    site.toMachine();
+    site.stop('satin', {
+      ...stopPart(`${site.label('Slot')}: satin`, 'applique-edge', /slot|satin/, [line], { visible: 'both' }),
+      alsoRoles: ['satin-edge'],
+      width: 2.5,
+      thread: colour
+    });
+  }
+};

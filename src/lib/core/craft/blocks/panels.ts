@@ -1,0 +1,171 @@
+import { box, type Path, segment } from '$lib/core/base/geometry';
+import { count, length, material, stopPart, thread } from '$lib/core/craft/sequence';
+import type { BlockMaker } from './block';
+import type { Frame } from './frame';
+import { CLOTHS } from './hooping';
+import { beforeClosing, noTopping } from './refusals';
+import { type Side, sideField } from './spots';
+import type { Site } from './site';
+
+/** Seam allowance of a piece that is flipped, mm. */
+const SEAM_MM = 12;
+
+const panelFields = {
+  side: sideField('It lies at the', 'bottom'),
+  share: length('How much of the item it takes', 50, 10, 500),
+  cloth: material('Cloth', CLOTHS, ['woven', 'Ticket buff', '#d9bd8b']),
+  thread: thread('Seam thread', 'Cream', '#efe3c4')
+} as const;
+
+/** A panel sewn face down along a line and flipped over its seam: no edge is seen between the two. */
+export const panel: BlockMaker<typeof panelFields> = {
+  kind: 'panel',
+  name: 'Panel, joined and flipped',
+  summary: 'A second cloth sewn face down along a straight line and flipped open over it.',
+  group: 'Cloth',
+  fields: panelFields,
+  refuses: (standing) =>
+    beforeClosing(standing) ??
+    noTopping(standing) ??
+    (standing.top
+      ? null
+      : {
+          why: 'There is no cloth to sew it to.',
+          repair: 'Put a front, or cloth in the hooping, before it.'
+        }),
+  make(site, { side, share, cloth, thread: colour }) {
+    const { seam, area } = split(site.frame, side, share);
+    flipped(site, 'panel', site.label('Panel'), { side, seam, area, cloth, colour, marked: true });
+  }
+};
+
+const stripFields = {
+  strips: count('Strips', 4, 2, 30),
+  from: sideField('The first lies at the', 'top'),
+  first: material('First, third … cloth', CLOTHS, ['woven', 'Fern print', '#4d7148']),
+  second: material('Second, fourth … cloth', CLOTHS, ['woven', 'Ticket buff', '#d9bd8b']),
+  thread: thread('Seam thread', 'Cream', '#efe3c4')
+} as const;
+
+/** Strips sewn on one after another, each flipped over its seam. */
+export const strips: BlockMaker<typeof stripFields> = {
+  kind: 'strips',
+  name: 'Strips, flipped one after another',
+  summary:
+    'Foundation piecing: the first strip lies open, each further one is sewn to it face down and flipped.',
+  group: 'Cloth',
+  fields: stripFields,
+  refuses: (standing) =>
+    beforeClosing(standing) ??
+    (standing.top
+      ? {
+          why: `They would lie on ${standing.top.name}.`,
+          repair: 'Take the front out, or move them before it.'
+        }
+      : null),
+  make(site, { strips: many, from, first, second, thread: colour }) {
+    const { frame } = site;
+    const along = from === 'top' || from === 'bottom' ? frame.height : frame.width;
+    const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
+    const start = split(frame, from, along / many);
+    const shape = site.line('area-1', `${site.label('Strip')} 1`, start.area);
+    const piece = site.piece('strip-1', `${site.label('Strip')} 1`, first, 'flipped', {
+      covers: shape,
+      shows: 'front'
+    });
+    site.toMachine();
+    const laid = site.hand('lay-1', {
+      do: 'lay',
+      pieceId: piece,
+      side: 'above',
+      face: 'up',
+      covers: shape,
+      over: SEAM_MM,
+      hold: { by: 'spray' }
+    });
+    site.s.must(laid);
+    for (let at = 1; at < many; at++) {
+      const { seam, area } = split(frame, opposite[from], along - (along / many) * at);
+      flipped(site, `strip-${at + 1}`, `${site.label('Strip')} ${at + 1}`, {
+        side: opposite[from],
+        seam,
+        area: at === many - 1 ? area : between(frame, from, (along / many) * at, (along / many) * (at + 1)),
+        cloth: at % 2 === 0 ? first : second,
+        colour,
+        marked: false
+      });
+    }
+  }
+};
+
+interface Flip {
+  side: Side;
+  seam: Path;
+  area: Path;
+  cloth: Parameters<Site['piece']>[2];
+  colour: { name: string; colour: string };
+  /** A line shows where its edge goes, before it is laid. */
+  marked: boolean;
+}
+
+/** Lays a piece face down along a seam, sews it and flips it over to its side. */
+function flipped(
+  site: Site,
+  part: string,
+  label: string,
+  { side, seam, area, cloth, colour, marked }: Flip
+): void {
+  const seamLine = site.line(`${part}-seam`, `${label}: seam`, seam);
+  const areaLine = site.line(`${part}-area`, label, area);
+  const piece = site.piece(part, label, cloth, 'flipped', { covers: areaLine, shows: 'front' });
+  site.toMachine();
+  if (marked)
+    site.stop(
+      `${part}-line`,
+      stopPart(`${label}: line`, 'placement', /line|place|join/, [seamLine], {
+        threadOf: site.key(`${part}-sewn`),
+        visible: 'hidden'
+      })
+    );
+  const body = { top: 'down', bottom: 'up', left: 'right', right: 'left' } as const;
+  const laid = site.hand(`${part}-lay`, {
+    do: 'lay',
+    pieceId: piece,
+    side: 'above',
+    face: 'down',
+    edge: { lineId: seamLine, body: body[side], allowance: SEAM_MM },
+    hold: { by: 'tape', strips: 4 }
+  });
+  const sewn = site.stop(`${part}-sewn`, {
+    ...stopPart(`${label}: seam`, 'join-seam', /join|seam/, [seamLine], { visible: 'hidden' }),
+    thread: colour
+  });
+  site.freeHolds();
+  site.hand(`${part}-flip`, { do: 'flip', pieceId: piece, lineId: seamLine, covers: areaLine });
+  site.s.must(laid, sewn);
+}
+
+/** A straight line across the item, so far from one side, and the part of it on that side. */
+function split({ width, height }: Frame, side: Side, share: number): { seam: Path; area: Path } {
+  const [w, h] = [width / 2, height / 2];
+  const x = side === 'left' ? Math.min(w - 5, -w + share) : Math.max(-w + 5, w - share);
+  const y = side === 'top' ? Math.min(h - 5, -h + share) : Math.max(-h + 5, h - share);
+  switch (side) {
+    case 'top':
+      return { seam: segment(-w, y, w, y), area: box(-w, -h, w, y) };
+    case 'bottom':
+      return { seam: segment(-w, y, w, y), area: box(-w, y, w, h) };
+    case 'left':
+      return { seam: segment(x, -h, x, h), area: box(-w, -h, x, h) };
+    case 'right':
+      return { seam: segment(x, -h, x, h), area: box(x, -h, w, h) };
+  }
+}
+
+/** The part of the item between two distances from a side. */
+function between({ width, height }: Frame, from: Side, near: number, far: number): Path {
+  const [w, h] = [width / 2, height / 2];
+  if (from === 'top') return box(-w, -h + near, w, -h + far);
+  if (from === 'bottom') return box(-w, h - far, w, h - near);
+  return from === 'left' ? box(-w + near, -h, -w + far, h) : box(w - far, -h, w - near, h);
+}

@@ -1,0 +1,204 @@
+import { offsetPath } from '$lib/core/base/geometry';
+import type { Material } from '$lib/core/documents/item';
+import { choice, count, length, material, MATERIALS, stopPart } from '$lib/core/craft/sequence';
+import type { BlockMaker } from './block';
+import type { Site } from './site';
+
+/** Things one buys finished: what they are usually made of, and what hangs from the hoop and must be kept clear. */
+const THINGS = {
+  towel: {
+    label: 'A towel',
+    name: 'TOWEL',
+    hangs: 'Roll the ends up and clip them: nothing lies under the field.'
+  },
+  shirt: {
+    label: 'A shirt',
+    name: 'SHIRT',
+    hangs: 'Sleeves and back folded away from under the field, neck towards you.'
+  },
+  tote: {
+    label: 'A tote bag',
+    name: 'TOTE BAG',
+    hangs: 'Handles and the other side held away: only one side lies under the needle.'
+  },
+  cap: {
+    label: 'A cap panel',
+    name: 'CAP PANEL',
+    hangs: 'The peak points away from the machine, the sweatband is folded out.'
+  },
+  napkin: { label: 'A napkin', name: 'NAPKIN', hangs: 'The rest lies flat beside the hoop.' },
+  garment: {
+    label: 'The back of a garment',
+    name: 'GARMENT BACK',
+    hangs: 'Front and sleeves folded away from under the field.'
+  }
+} as const;
+type Thing = keyof typeof THINGS;
+const THING_WORDS = Object.fromEntries(
+  Object.entries(THINGS).map(([key, { label }]) => [key, label])
+) as Record<Thing, string>;
+
+const MARKS = {
+  fold: 'Fold it both ways; the creases cross at the middle',
+  crosshair: 'Ruler and pen: a cross at the middle',
+  template: 'Lay the printed template, mark through its middle'
+} as const;
+const MARK_WORDS = {
+  fold: 'By folding',
+  crosshair: 'A cross with ruler and pen',
+  template: 'A printed template'
+} as const;
+
+const CARRIERS = {
+  'tear-away': { label: 'Tear-away', material: MATERIALS.tearAway },
+  cutaway: { label: 'Cutaway', material: MATERIALS.cutaway },
+  'soft-mesh': { label: 'Soft mesh cutaway', material: MATERIALS.softMesh },
+  'wash-away': { label: 'Wash-away, cloth type', material: MATERIALS.washAway },
+  sticky: { label: 'Sticky wash-away', material: MATERIALS.sticky }
+} as const;
+type Carrier = keyof typeof CARRIERS;
+const CARRIER_WORDS = Object.fromEntries(
+  Object.entries(CARRIERS).map(([key, { label }]) => [key, label])
+) as Record<Carrier, string>;
+
+const fields = {
+  thing: choice('What it is', THING_WORDS, 'towel'),
+  cloth: material(
+    'Made of',
+    {
+      towelling: 'Towelling',
+      woven: 'Woven cotton or linen',
+      knit: 'Jersey',
+      canvas: 'Canvas',
+      fleece: 'Fleece',
+      felt: 'Felt'
+    },
+    ['towelling', 'Station towel', '#e9e2d0']
+  ),
+  width: length('Its own width', 500, 40, 3000),
+  height: length('Its own height', 900, 40, 3000),
+  right: length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
+  towards: length('The design from its middle, towards you', 300, -1500, 1500, 'less than 0: away from you'),
+  mount: choice(
+    'In the hoop',
+    {
+      hooped: 'Hooped with the stabiliser',
+      floated: 'Floated on it and pinned',
+      stuck: 'Stuck on sticky stabiliser'
+    },
+    'floated'
+  ),
+  stabiliser: choice('Stabiliser', CARRIER_WORDS, 'cutaway'),
+  layers: count('Layers of stabiliser', 1, 1, 4),
+  centre: choice('The middle is found', MARK_WORDS, 'crosshair'),
+  up: choice(
+    'Which way up',
+    { upright: 'As the maker sees it', turned: 'Upside down: the bulk hangs to the front' },
+    'upright'
+  ),
+  basting: choice(
+    'Basting box',
+    { yes: 'Stitched first, picked out at the end', no: 'None: it is hooped or stuck' },
+    'yes'
+  ),
+  topping: choice('Topping', { usual: 'Where it has pile or is a knit', yes: 'Yes', no: 'No' }, 'usual'),
+  mesh: choice('Mesh fused to its inside', { usual: 'Where it is a knit', yes: 'Yes', no: 'No' }, 'usual')
+} as const;
+
+/** The basting box runs so far outside the design, mm. */
+const BASTING_MM = 6;
+
+/** Pile and knits let stitches sink in. */
+const SINKS: readonly string[] = ['towelling', 'fleece', 'knit'];
+
+/** Something bought finished: counted, not cut; its middle found and marked, what hangs from the hoop kept clear. */
+export const readyMade: BlockMaker<typeof fields> = {
+  kind: 'ready-made',
+  name: 'Ready-made thing',
+  summary:
+    'A towel, shirt, tote, cap, napkin or garment back: marked, hooped, floated or stuck, and held clear of the needle.',
+  group: 'Hooping',
+  fields,
+  refuses: ({ hooping }) =>
+    hooping === null ? null : { why: 'Something is hooped already.', repair: 'Take the other hooping out.' },
+  make(site, p) {
+    const { s, frame } = site;
+    const { name, hangs } = THINGS[p.thing];
+    const stuck = p.mount === 'stuck';
+    const carrier: Material = stuck ? MATERIALS.sticky : CARRIERS[p.stabiliser].material;
+    const sinks = SINKS.includes(p.cloth.kind);
+    const base = site.piece('stabiliser', 'Stabiliser', carrier, 'hooped', { plies: stuck ? 1 : p.layers });
+    const fused = p.mesh === 'yes' || (p.mesh === 'usual' && p.cloth.kind === 'knit');
+    const hooped = p.mount === 'hooped';
+    const piece = site.piece('thing', name, p.cloth, hooped ? 'hooped' : 'applique', {
+      covers: hooped ? null : frame.outlineId,
+      shows: 'front',
+      readyMade: { width: p.width, height: p.height, right: p.right, towards: p.towards },
+      ...(fused && { backed: [MATERIALS.softMesh] })
+    });
+    if (fused) site.hand('mesh', { do: 'back-cloth', pieceIds: [piece] });
+    site.hand(
+      'mark',
+      { do: 'other', title: 'Find and mark the middle of the design', seconds: 60 },
+      {
+        note: `${MARKS[p.centre]}.${p.up === 'turned' ? ' It lies upside down in the hoop: turn the design by half.' : ''}`
+      }
+    );
+    const at = s.sofar.hoopings.length + 1;
+    s.hoop(`hooping-${at}`, at === 1 ? 'Hooping' : `Hooping ${at}`, hooped ? [base, piece] : [base], {
+      sticky: stuck,
+      on: false
+    });
+    if (!hooped)
+      s.must(
+        site.hand(
+          'lay',
+          {
+            do: 'lay',
+            pieceId: piece,
+            side: 'above',
+            face: 'up',
+            hold: stuck ? { by: 'nothing' } : { by: 'pins', pins: 6, away: 15 }
+          },
+          { note: 'Its marks on the middle of the hoop.' }
+        )
+      );
+    site.hand(
+      'clear',
+      { do: 'other', title: 'Keep what hangs out clear of the needle', seconds: 30 },
+      { note: hangs }
+    );
+    // Pins alone do not hold what floats.
+    if (p.basting === 'yes' || p.mount === 'floated') baste(site);
+    if (p.topping === 'yes' || (p.topping === 'usual' && sinks)) {
+      const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: frame.outlineId });
+      site.toTable();
+      const on = site.hand('topping-on', { do: 'topping-on', pieceId: film });
+      site.hand('topping-pin', { do: 'pin', pieceId: film, pins: 4, away: 12 }, { needs: [on] });
+    }
+    site.toMachine();
+    site.hand('trace', { do: 'trace' }, { note: 'The needle over the mark, then once round the design.' });
+    s.ends({
+      edge: 'ready-made',
+      finished: { width: p.width, height: p.height },
+      // The basting box goes round the design.
+      ...((p.basting === 'yes' || p.mount === 'floated') && {
+        size: { width: frame.width + 2 * BASTING_MM, height: frame.height + 2 * BASTING_MM }
+      })
+    });
+  }
+};
+
+/** A box of long stitches round the design holds all layers together. */
+function baste(site: Site): void {
+  const { frame } = site;
+  const line = site.line('basting', 'Basting box', offsetPath(frame.outline, BASTING_MM) ?? frame.outline);
+  site.toMachine();
+  site.stop('basting', {
+    ...stopPart('Basting box', 'basting', /bast|box/, [line], { visible: 'hidden' }),
+    optional: true,
+    thread: { name: 'Basting thread', colour: '#e9e2d0' }
+  });
+  site.toTable();
+  site.freeHolds();
+}

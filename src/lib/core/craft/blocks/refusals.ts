@@ -1,0 +1,67 @@
+import type { Refusal } from './block';
+import type { Standing } from './standing';
+
+/** Something must be in the ring, and not taken out for good. */
+export function needsRing({ hooping, out }: Standing): Refusal | null {
+  if (hooping !== null) return null;
+  return out
+    ? { why: 'The work is out of the hoop by then.', repair: 'Move it before the finishing.' }
+    : { why: 'Nothing is hooped yet.', repair: 'Put a hooping before it.' };
+}
+
+/** Cloth must lie open to the needle. */
+export function needsSurface(standing: Standing): Refusal | null {
+  const ring = needsRing(standing);
+  if (ring) return ring;
+  if (standing.covered)
+    return {
+      why: `The back lies over everything: it would be stitched through ${standing.covered.name}.`,
+      repair: 'Move it before the back.'
+    };
+  if (!standing.top)
+    return {
+      why: 'No cloth lies open to stitch on.',
+      repair: 'Put a front, or cloth in the hooping, before it.'
+    };
+  if (standing.under && standing.edged) return afterEdge;
+  return null;
+}
+
+const afterEdge: Refusal = { why: 'The edge is stitched already.', repair: 'Move it before the edge.' };
+
+/** Cloth laid on a topping would shut it in for good. */
+export function noTopping({ toppings }: Standing): Refusal | null {
+  const [film] = toppings;
+  return film
+    ? {
+        why: `It would lie on ${film.name}, which could not be torn away any more.`,
+        repair: 'Move it before the topping.'
+      }
+    : null;
+}
+
+/** A thing that was bought finished has its own back and edge. */
+export function notReadyMade({ readyMade: thing }: Standing): Refusal | null {
+  return thing
+    ? {
+        why: `${thing.name} is finished already: it gets no back and no edge of its own.`,
+        repair: 'Take it out, or hoop cloth to be cut instead.'
+      }
+    : null;
+}
+
+/** Nothing may be added once front and back are sewn to each other, or the edge is on. */
+export function beforeClosing(standing: Standing): Refusal | null {
+  const ring = needsRing(standing);
+  if (ring) return ring;
+  if (standing.closing)
+    return { why: 'Front and back are closed already.', repair: 'Move it before the back.' };
+  if (standing.covered)
+    return { why: 'A back lies on the front already.', repair: 'Move it before the back.' };
+  return standing.edged ? afterEdge : null;
+}
+
+/** Only once it is out of the ring. */
+export function needsOut({ out }: Standing): Refusal | null {
+  return out ? null : { why: 'It is still in the hoop.', repair: 'Move it after the finishing.' };
+}

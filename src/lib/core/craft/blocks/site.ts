@@ -1,0 +1,144 @@
+import type { z } from 'zod';
+import type { Path } from '$lib/core/base/geometry';
+import type { Line, Material, Operation, Piece, PieceUse } from '$lib/core/documents/item';
+import type { Sequence, StopPart } from '$lib/core/craft/sequence';
+import type { Frame } from './frame';
+import { type Standing, standingOf } from './standing';
+
+/** Where a block is written down: everything it makes carries its own id, so that it can be repeated. */
+export class Site {
+  #moves = 0;
+
+  constructor(
+    readonly s: Sequence,
+    readonly id: string,
+    /** What the maker calls the block, so that its steps can be told from those of another. */
+    readonly name: string | undefined,
+    readonly frame: Frame
+  ) {}
+
+  /** What the maker calls it, or else what it is. */
+  label(usual: string): string {
+    return this.name ?? usual;
+  }
+
+  get standing(): Standing {
+    return standingOf(this.s.sofar, [this.frame.outlineId, this.frame.seamId]);
+  }
+
+  /** The id of something of this block. */
+  key(part: string): string {
+    return `${this.id}-${part}`;
+  }
+
+  line(part: string, name: string, path: Path, gaps: Line['gaps'] = []): string {
+    return this.s.line(this.key(part), name, path, this.standing.hooping ?? undefined, gaps);
+  }
+
+  piece(
+    part: string,
+    name: string,
+    material: Material,
+    use: PieceUse,
+    more: Partial<Omit<Piece, 'id' | 'name' | 'material' | 'use'>> = {}
+  ): string {
+    return this.s.piece(this.key(part), name.toUpperCase().slice(0, 60), material, use, more);
+  }
+
+  hand(
+    part: string,
+    op: z.input<typeof Operation>,
+    more: { needs?: string[]; note?: string; free?: boolean } = {}
+  ): string {
+    return this.s.hand(this.key(part), op, more);
+  }
+
+  stop(part: string, what: StopPart, needs: string[] = []): string {
+    return this.s.stop(this.key(part), what, needs);
+  }
+
+  /** The hoop on the machine, front up, ready to stitch. */
+  toMachine(): void {
+    const { turned, onMachine, loose } = this.standing;
+    if (turned) this.#move('turn-over');
+    if (onMachine) return;
+    this.#move('hoop-on');
+    if (loose.length > 0) this.hand(`look-${this.#moves}`, { do: 'check-under' });
+  }
+
+  /** The hoop on the table, front up. */
+  toTable(): void {
+    const { turned, onMachine } = this.standing;
+    if (onMachine) this.#move('hoop-off');
+    if (turned) this.#move('turn-over');
+  }
+
+  /** The hoop on the table, its back up. */
+  toBack(): void {
+    const { turned, onMachine } = this.standing;
+    if (onMachine) this.#move('hoop-off');
+    if (!turned) this.#move('turn-over');
+  }
+
+  /** Takes tape and pins off what is stitched down. */
+  freeHolds(): void {
+    const { holds, out } = this.standing;
+    const free = holds.filter(({ stitched }) => stitched || out);
+    const strips = free.reduce((sum, hold) => sum + hold.strips, 0);
+    const stay = holds.some((hold) => hold.strips > 0 && !free.includes(hold));
+    const freed = free.filter((hold) => hold.strips > 0).map(({ piece }) => piece.id);
+    if (strips > 0)
+      this.hand(`untape-${++this.#moves}`, {
+        do: 'untape',
+        strips: Math.min(40, strips),
+        ...(stay && { pieceIds: freed })
+      });
+    if (free.some(({ pins }) => pins)) this.hand(`unpin-${++this.#moves}`, { do: 'unpin' });
+  }
+
+  /** Takes toppings off before something covers them for good. */
+  freeToppings(): void {
+    const { toppings, holds } = this.standing;
+    for (const { id } of toppings) {
+      const hold = holds.find(({ piece }) => piece.id === id);
+      if (hold?.pins) this.hand(`unpin-${++this.#moves}`, { do: 'unpin' });
+      if (hold && hold.strips > 0)
+        this.hand(`untape-${++this.#moves}`, { do: 'untape', strips: hold.strips });
+      this.hand(`topping-off-${++this.#moves}`, { do: 'topping-off', pieceId: id });
+    }
+  }
+
+  /** Cuts what reaches past the seam back to it, tacked down first where nothing holds it there yet. */
+  trimToSeam(): void {
+    const { untrimmed, tacked } = this.standing;
+    if (untrimmed.length === 0) return;
+    if (!untrimmed.every(({ id }) => tacked.includes(id))) this.tackOutline();
+    this.toTable();
+    this.freeHolds();
+    const id = this.hand('trim-layers', {
+      do: 'trim',
+      pieceIds: untrimmed.map((piece) => piece.id),
+      lineId: this.frame.seamId,
+      side: 'outside',
+      margin: 0.5
+    });
+    this.s.must(id);
+  }
+
+  /** A run along the seam that holds whatever only tape or pins hold yet. */
+  tackOutline(): void {
+    this.toMachine();
+    this.stop(`outline-${++this.#moves}`, {
+      name: 'Outline tack-down',
+      role: 'tack-down',
+      words: /outline|tack|again/,
+      lineIds: [this.frame.seamId],
+      visible: 'hidden',
+      ...(this.s.lastStop !== null && { threadOf: this.s.lastStop })
+    });
+  }
+
+  #move(kind: 'hoop-on' | 'hoop-off' | 'turn-over'): void {
+    this.hand(`${kind}-${++this.#moves}`, { do: kind });
+  }
+}

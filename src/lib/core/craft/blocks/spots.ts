@@ -1,0 +1,113 @@
+import {
+  box,
+  intersection,
+  pathArea,
+  regionOf,
+  extents,
+  inset,
+  type Outline,
+  type Path,
+  pathLength,
+  pointsAlong,
+  shapePath,
+  shifted
+} from '$lib/core/base/geometry';
+import { choice, length, outline } from '$lib/core/craft/sequence';
+import type { Frame } from './frame';
+
+/** Asks for a shape of its own size somewhere on the item. */
+export const spotFields = (width: number, height: number) =>
+  ({
+    shape: outline('oval', 'rounded', 'rectangle', 'heart', 'shield', 'tab'),
+    width: length('Width', width, 5, 600),
+    height: length('Height', height, 5, 600),
+    across: length('From the middle, to the right', 0, -600, 600, 'less than 0: to the left'),
+    down: length('From the middle, towards you', 0, -600, 600, 'less than 0: away from you')
+  }) as const;
+
+/** Asks where a field of its own lies. */
+export const fieldFields = (width: number, height: number) => {
+  const { width: wide, height: tall, across, down } = spotFields(width, height);
+  return { width: wide, height: tall, across, down } as const;
+};
+
+export interface Spot {
+  shape: Outline;
+  width: number;
+  height: number;
+  across: number;
+  down: number;
+}
+
+export function spotPath({ shape, width, height, across, down }: Spot): Path {
+  return shifted(shapePath(shape, width, height), across, down);
+}
+
+const REGIONS = {
+  all: 'All over',
+  upper: 'The upper half',
+  lower: 'The lower half',
+  left: 'The left half',
+  right: 'The right half',
+  middle: 'The middle'
+} as const;
+export type RegionName = keyof typeof REGIONS;
+
+/** Asks for a part of the item. */
+export const regionField = (label: string, usual: RegionName) => choice(label, REGIONS, usual);
+
+/** A part of the item, so far inside its seam. */
+export function regionPath(frame: Frame, region: RegionName, inside: number): Path {
+  const all = inset(frame.seam, Math.min(inside, Math.min(frame.width, frame.height) / 4));
+  const part = boxOf(frame, region, inside);
+  if (!part) return all;
+  const [ring] = intersection(regionOf(all), regionOf(part)).sort((a, b) => ringArea(b) - ringArea(a));
+  return ring && ring.length > 2 ? { closed: true, points: ring } : all;
+}
+
+const ringArea = (points: Path['points']): number => pathArea({ closed: true, points });
+
+function boxOf({ width, height }: Frame, region: RegionName, inside: number): Path | null {
+  const [w, h] = [width / 2 - inside, height / 2 - inside];
+  switch (region) {
+    case 'all':
+      return null;
+    case 'upper':
+      return box(-w, -h, w, -inside / 2);
+    case 'lower':
+      return box(-w, inside / 2, w, h);
+    case 'left':
+      return box(-w, -h, -inside / 2, h);
+    case 'right':
+      return box(inside / 2, -h, w, h);
+    case 'middle':
+      return box(-w / 2, -h / 2, w / 2, h / 2);
+  }
+}
+
+/** An opening in a seam, in the middle of one of its sides. */
+export function gapAt(seam: Path, side: Side, opening: number): { from: number; to: number } {
+  const { minX, maxX, minY, maxY } = extents(seam);
+  const [x, y] = {
+    top: [(minX + maxX) / 2, minY],
+    bottom: [(minX + maxX) / 2, maxY],
+    left: [minX, (minY + maxY) / 2],
+    right: [maxX, (minY + maxY) / 2]
+  }[side] as [number, number];
+  const points = pointsAlong(seam, 1);
+  const nearest = points.reduce(
+    (best, [px, py], at) => {
+      const away = Math.hypot(px - x, py - y);
+      return away < best.away ? { at, away } : best;
+    },
+    { at: 0, away: Infinity }
+  ).at;
+  const whole = pathLength(seam);
+  const middle = (nearest / Math.max(1, points.length)) * whole;
+  const from = Math.min(Math.max(0, middle - opening / 2), Math.max(0, whole - opening));
+  return { from, to: Math.min(whole, from + opening) };
+}
+
+const SIDES = { top: 'Top', bottom: 'Bottom', left: 'Left', right: 'Right' } as const;
+export type Side = keyof typeof SIDES;
+export const sideField = (label: string, usual: Side) => choice(label, SIDES, usual);

@@ -1,0 +1,71 @@
+import { choice, length, material, outline, threads } from '$lib/core/craft/sequence';
+import type { Construction } from './construction';
+import { block, outlineOf } from './recipe';
+
+const FIELDS = {
+  thing: choice(
+    'What it goes on',
+    {
+      towel: 'A towel',
+      shirt: 'A shirt',
+      tote: 'A tote bag',
+      cap: 'A cap panel',
+      napkin: 'A napkin',
+      garment: 'The back of a garment'
+    },
+    'towel'
+  ),
+  cloth: material(
+    'Made of',
+    {
+      towelling: 'Towelling',
+      woven: 'Woven cotton or linen',
+      knit: 'Jersey',
+      canvas: 'Canvas',
+      fleece: 'Fleece'
+    },
+    ['towelling', 'Station towel', '#e9e2d0']
+  ),
+  shape: outline('rectangle', 'oval'),
+  width: length('The design, width', 90, 10, 400),
+  height: length('The design, height', 60, 10, 400),
+  ownWidth: length('The thing itself, width', 500, 40, 3000),
+  ownHeight: length('The thing itself, height', 900, 40, 3000),
+  right: length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
+  towards: length('The design from its middle, towards you', 300, -1500, 1500, 'less than 0: away from you'),
+  mount: choice(
+    'In the hoop',
+    {
+      hooped: 'Hooped with the stabiliser',
+      floated: 'Floated on it and pinned',
+      stuck: 'Stuck on sticky stabiliser'
+    },
+    'floated'
+  ),
+  basting: choice('Basting box', { yes: 'Stitched first', no: 'None' }, 'yes'),
+  colours: threads('Colours, in order', ['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
+};
+
+/** A design on something bought finished. */
+export const plainEmbroidery: Construction<typeof FIELDS> = {
+  kind: 'plain-embroidery',
+  name: 'Plain embroidery',
+  summary:
+    'A design on a towel, shirt, tote, cap, napkin or garment back: marked, hooped or floated, kept clear.',
+  fields: FIELDS,
+  draft: outlineOf,
+  recipe: ({ thing, cloth, ownWidth, ownHeight, right, towards, mount, basting, colours }) => [
+    block('thing', 'ready-made', {
+      thing,
+      cloth,
+      width: ownWidth,
+      height: ownHeight,
+      right,
+      towards,
+      mount,
+      basting
+    }),
+    block('design', 'details', { where: 'all', colours }, 'Design'),
+    block('finishing', 'finishing', { pressed: cloth.kind === 'towelling' ? 'no' : 'yes' })
+  ]
+};

@@ -1,0 +1,151 @@
+/** Items nobody thought of: blocks drawn at random, with random answers, in any order their own rules allow. */
+import { blockOf, BLOCKS } from '$lib/core/craft/blocks';
+import { constructionOf } from '$lib/core/craft/constructions';
+import type { Question } from '$lib/core/craft/sequence';
+import type { Block } from '$lib/core/documents/item';
+import { assemble } from '$lib/core/reading/matching';
+import { smallestFit } from '$lib/core/documents/shop';
+import { benchShop, type Case } from './intact';
+
+type Draw = () => number;
+const SHAPES = ['rounded', 'rectangle', 'oval', 'shield'];
+/** Cloth over much of the item, and what there is one of. */
+const FIRST = ['batting', 'front', 'strips', 'zip', 'panel'];
+const ONCE = [...FIRST, 'topping', 'cutwork-opening'];
+const BACKS = ['back-turned', 'back-under', null] as const;
+
+/** So many intact items, each of blocks that none of them refuses. */
+export function randomItems(count: number, draw: Draw): Case[] {
+  const found: Case[] = [];
+  for (let tries = 0; found.length < count && tries < count * 60; tries++) {
+    const made = drawn(draw, found.length);
+    if (made) found.push(made);
+  }
+  return found;
+}
+
+/** What would be a mistake although every block can stand where it is: cloth that another block covers for good. */
+function hides(kinds: readonly string[]): boolean {
+  const has = (kind: string): boolean => kinds.includes(kind);
+  return (
+    (has('panel') && (has('strips') || has('pocket'))) ||
+    (has('cutwork-opening') && has('applique')) ||
+    (has('batting') && !has('front') && !has('strips'))
+  );
+}
+
+function drawn(draw: Draw, at: number): Case | null {
+  const own = constructionOf('own');
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(draw() * of.length)] as T;
+  const params = {
+    shape: pick(SHAPES),
+    width: 80 + Math.floor(draw() * 120),
+    height: 80 + Math.floor(draw() * 160)
+  };
+  const blocks: Block[] = [];
+  const add = (kind: string, fixed: Record<string, unknown> = {}): void => {
+    const { questions = [], defaults = {} } = blockOf(kind) ?? {};
+    const answers = Object.fromEntries(
+      questions.map((question) => [question.key, answered(question, defaults[question.key], draw, params)])
+    );
+    blocks.push({ id: `b${blocks.length}-${kind}`, kind, answers: { ...answers, ...fixed } });
+  };
+  const back = pick(BACKS);
+  const start = pick(['hooping', 'hooping', 'hooping', 'ready-made']);
+  if (start === 'ready-made' && back === null)
+    add('ready-made', { right: 0, towards: 0, width: 600, height: 800 });
+  else add('hooping');
+  const middle = BLOCKS.filter(
+    ({ group, kind }) => !['Hooping', 'Back and edge', 'Afterwards'].includes(group) && kind !== 'own-stop'
+  );
+  const many = 1 + Math.floor(draw() * 6);
+  const drawnKinds = Array.from({ length: many }, () => pick(middle)).filter(
+    ({ kind }, at, all) =>
+      // A pocket would hide a panel beneath it.
+      (kind !== 'pocket' || !all.slice(0, at).some((each) => ['pocket', ...FIRST].includes(each.kind))) &&
+      (!ONCE.includes(kind) || all.findIndex((each) => each.kind === kind) === at)
+  );
+  if (hides(drawnKinds.map(({ kind }) => kind))) return null;
+  // Cloth first: what it covers would be hidden.
+  for (const { kind } of drawnKinds.filter((each) => FIRST.includes(each.kind))) add(kind);
+  // What a seam is to catch lies loose until then, so it comes last.
+  for (const { kind } of drawnKinds.filter(
+    (each) => each.group !== 'Caught in' && !FIRST.includes(each.kind)
+  ))
+    add(kind);
+  if (start === 'ready-made') add('details');
+  for (const { kind } of drawnKinds.filter(({ group }) => group === 'Caught in')) add(kind);
+  if (back) add(back);
+  if (back === 'back-under' || (back === null && draw() < 0.4)) add(pick(['edge-satin', 'edge-cut']));
+  add('finishing', { pressed: 'usual' });
+  if (draw() < 0.3) add('hardware');
+  const made = own?.patternOf(params, blocks);
+  // A block that refuses to stand where it is put makes no legal item.
+  if (!made?.ok || made.troubles.length > 0) return null;
+  const { pattern } = made;
+  const item = assemble(pattern, {
+    id: 'bench',
+    name: `Drawn ${at}`,
+    now: '2026-01-01T00:00:00.000Z',
+    construction: 'own',
+    params
+  });
+  const fit = smallestFit(benchShop.hoops, pattern.variant.size);
+  if (!fit) return null;
+  return {
+    what: `Drawn ${at}: ${params.shape} ${params.width} × ${params.height}, ${blocks.map(({ kind }) => kind).join(', ')}`,
+    kind: 'drawn',
+    pattern,
+    item,
+    setup: {
+      schema: 'jolt-step/setup',
+      version: 1,
+      itemId: item.id,
+      variantId: pattern.variant.id,
+      machineId: draw() < 0.5 ? 'single' : 'multi',
+      hoopId: fit.hoop.id,
+      ...(fit.turned && { turned: true }),
+      copies: 1,
+      threads: {},
+      bobbin: 'white',
+      schools: {}
+    }
+  };
+}
+
+/** Any answer a question allows; lengths and places within the item. */
+function answered(
+  question: Question,
+  usual: unknown,
+  draw: Draw,
+  item: { width: number; height: number }
+): unknown {
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(draw() * of.length)] as T;
+  const small = Math.min(item.width, item.height);
+  switch (question.kind) {
+    case 'choice':
+      return pick(question.options).value;
+    case 'outline':
+      return pick(question.options).value;
+    case 'material':
+      // Pile wants a topping under all that is stitched on it, which the checks say.
+      return {
+        ...(usual as object),
+        kind: pick(question.kinds.filter(({ value }) => !['towelling', 'fleece', 'knit'].includes(value)))
+          .value
+      };
+    case 'length':
+      if (question.key === 'across' || question.key === 'down' || question.key === 'along')
+        return Math.round((draw() - 0.5) * small * 0.3);
+      if (question.key === 'width' && Number(usual) >= 20) return Math.round(small * (0.15 + draw() * 0.2));
+      if (question.key === 'height' && Number(usual) >= 20) return Math.round(small * (0.15 + draw() * 0.2));
+      if (question.key === 'share') return Math.round(small * (0.2 + draw() * 0.5));
+      return usual;
+    case 'number':
+      return typeof usual === 'number' && usual >= 1 && usual < 10
+        ? Math.max(1, Math.round(usual + (draw() - 0.5) * 2))
+        : usual;
+    default:
+      return usual;
+  }
+}

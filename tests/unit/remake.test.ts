@@ -1,0 +1,184 @@
+import {
+  brokenReferences,
+  editStep,
+  type Item,
+  removeStep,
+  addHandStep,
+  answerFinding,
+  editStop
+} from '$lib/core/documents/item';
+import { CONSTRUCTIONS, constructionOf } from '$lib/core/craft/constructions';
+import { addVariant, remake } from '$lib/core/reading/matching';
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { badgerTab, makeItem } from './support/badger';
+import { blocksOf } from './support/blocks';
+import { sheetWords } from './support/sheetWords';
+
+const NOW = '2026-01-02T00:00:00.000Z';
+type Done = Extract<ReturnType<typeof remake>, { ok: true }>;
+function remade(item: Item, params: Record<string, unknown>, blocks = item.blocks ?? null): Done {
+  const made = remake(item, { ...item.params, ...params }, blocks);
+  if (!made.ok) throw new Error(made.problems.join(' '));
+  return made;
+}
+const stops = (item: Item): Item['files'][number]['stops'] => item.files.flatMap((file) => file.stops);
+
+describe('answers changed later', () => {
+  for (const { kind, name, questions } of CONSTRUCTIONS) {
+    it(`${name}: the same answers change nothing, others give what they would have given at once`, () => {
+      const item = makeItem(kind);
+      expect(remade(item, {}).item).to.deep.equal({ ...item, blocks: undefined });
+      for (const question of questions) {
+        if (question.kind !== 'choice') continue;
+        for (const { value } of question.options) {
+          const { item: changed, lost } = remade(item, { [question.key]: value });
+          expect(sheetWords(changed), `${question.key} ${value}`).to.deep.equal(
+            sheetWords(makeItem(kind, { [question.key]: value }))
+          );
+          expect(lost).to.deep.equal([]);
+          expect(brokenReferences(changed)).to.deep.equal([]);
+        }
+      }
+    });
+    it(`${name}: what the maker did by hand is kept, or told`, () =>
+      fc.assert(
+        fc.property(fc.nat(), fc.nat(), fc.nat(), (noted, added, answer) => {
+          const item = makeItem(kind);
+          const [step, after] = [
+            item.steps[noted % item.steps.length],
+            item.steps[added % item.steps.length]
+          ];
+          if (!step || !after) return;
+          let mine = editStep(item, step.id, { note: 'Mind the lamp.' });
+          mine = addHandStep(mine, after.id, 'mine', { do: 'other', title: 'Sing', seconds: 5 });
+          const question = questions.filter((each) => each.kind === 'choice' || each.kind === 'length')[
+            answer % Math.max(1, questions.length)
+          ];
+          if (!question) return;
+          const value =
+            question.kind === 'choice'
+              ? question.options.at(-1)?.value
+              : Math.round(Number(item.params[question.key]) * 1.1);
+          const changed = remake(mine, { ...mine.params, [question.key]: value }, null);
+          if (!changed.ok) return;
+          const kept = changed.item.steps.find(({ id }) => id === step.id);
+          if (kept) expect(kept.note).to.equal('Mind the lamp.');
+          else expect(changed.lost.join(' ')).to.include('Changed by you');
+          expect(changed.item.steps.some(({ id }) => id === 'mine')).to.equal(true);
+        }),
+        { numRuns: 15 }
+      ));
+  }
+
+  it('a charted tab made larger: numbers, names, colours and rows of the chart stay, counts grow with the size', () => {
+    const tab = badgerTab();
+    const { item, lost } = remade(tab, { width: 60, height: 188 });
+    expect(lost).to.deep.equal([]);
+    expect(stops(item).map(({ number, name, chart }) => [number, name, chart])).to.deep.equal(
+      stops(tab).map(({ number, name, chart }) => [number, name, chart])
+    );
+    const outline = (of: Item): number =>
+      stops(of)
+        .find(({ expects }) => expects === 'outline')
+        ?.phases.reduce((sum, { stitches }) => sum + stitches, 0) ?? 0;
+    // Both sides twice as long.
+    expect(outline(item) / outline(tab)).to.be.closeTo(2, 0.1);
+    expect(item.variants[0]?.size).to.deep.equal({ width: 60, height: 188 });
+  });
+  it('a thread, a count, a removed step and “meant so” stay as the maker set them', () => {
+    const tab = makeItem('snap-tab');
+    const [tack] = stops(tab).filter(({ expects }) => expects === 'tack-down');
+    if (!tack) throw new Error('A tab is tacked.');
+    let mine = editStop(tab, tack.id, { stitches: 777, name: 'Hold it' });
+    mine = removeStep(mine, 'snip-back');
+    mine = answerFinding(
+      mine,
+      { code: 'tails/covered', severity: 'warn', stepId: tack.id, about: null },
+      'Short ones',
+      NOW
+    );
+    const { item, lost } = remade(mine, { closing: 'eyelet', width: 50 });
+    const kept = stops(item).find(({ id }) => id === tack.id);
+    expect([kept?.name, kept?.phases[0]?.stitches, kept?.countSource]).to.deep.equal([
+      'Hold it',
+      777,
+      'maker'
+    ]);
+    expect(item.steps.some(({ id }) => id === 'snip-back')).to.equal(false);
+    expect(item.answers).to.have.length(1);
+    expect(lost).to.deep.equal([]);
+    expect(sheetWords(item).join()).to.include('punch');
+  });
+  it('what loses its place is told before it is done', () => {
+    const tab = makeItem('snap-tab');
+    const mine = editStep(tab, 'punch', { note: 'With the small die.' });
+    const { lost, item } = remade(mine, { closing: 'ribbon-loop' });
+    expect(lost).to.deep.equal(['Changed by you: Punch 2 holes.']);
+    expect(item.steps.some(({ id }) => id === 'punch')).to.equal(false);
+  });
+  it('variants are made anew of their own answers, and keep their names', () => {
+    const tab = makeItem('snap-tab');
+    const pattern = (answers: Record<string, unknown>) => {
+      const made = constructionOf('snap-tab')?.patternOf({ ...tab.params, ...answers });
+      if (!made?.ok) throw new Error('A tab can be made.');
+      return made.pattern;
+    };
+    const both = addVariant(
+      tab,
+      { id: 'large', name: 'Large', overrides: { width: 45 } },
+      { old: pattern({}), next: pattern({ width: 45 }) }
+    );
+    const { item } = remade(both, { height: 120 });
+    expect(item.variants.map(({ name, size }) => [name, size.width, size.height])).to.deep.equal([
+      ['As drawn', 30, 120],
+      ['Large', 45, 120]
+    ]);
+  });
+  it('an item written by hand says so', () => {
+    const hand = { ...makeItem('patch'), construction: undefined };
+    expect(remake(hand, {}, null)).to.deep.equal({
+      ok: false,
+      problems: ['This item was written by hand: its steps are changed on the sheet.']
+    });
+  });
+});
+
+describe('blocks changed later', () => {
+  const usual = (kind: string) => {
+    const made = constructionOf(kind)?.patternOf({});
+    if (!made?.ok) throw new Error(`There is no ${kind}.`);
+    return made.blocks;
+  };
+  it('a block added, moved and taken out again: notes stay, and in the end nothing is left of it', () => {
+    const coaster = makeItem('quilted-coaster');
+    const noted = editStep(coaster, 'back-lay', { note: 'Check the nap.' });
+    const [name] = blocksOf(['name', { width: 40 }]);
+    const blocks = usual('quilted-coaster');
+    if (!name) throw new Error('There is a name.');
+    const added = remade(noted, {}, blocks.toSpliced(4, 0, name)).item;
+    expect(sheetWords(added).join()).to.include('insert-run');
+    expect(added.blocks?.map(({ id }) => id)).to.include('name-1');
+    const wrong = remade(added, {}, blocks.toSpliced(5, 0, name));
+    expect(wrong.made.troubles.map(({ blockId }) => blockId)).to.deep.equal(['name-1']);
+    const gone = remade(added, {}, blocks).item;
+    expect(gone.steps.find(({ id }) => id === 'back-lay')?.note).to.equal('Check the nap.');
+    expect(gone.blocks).to.equal(undefined);
+    expect(sheetWords(gone)).to.deep.equal(sheetWords(coaster));
+  });
+  it('a block on a charted item: its stops are a file of their own, the chart’s stay as they are', () => {
+    const tab = badgerTab();
+    const blocks = usual('snap-tab');
+    const [extra] = blocksOf(['applique', { width: 12, height: 12 }, 'Ear']);
+    if (!extra) throw new Error('There is an ear.');
+    const at = blocks.findIndex(({ id }) => id === 'details');
+    const { item } = remade(tab, {}, blocks.toSpliced(at, 0, extra));
+    expect(item.files.map(({ stops: own }) => own.length)).to.deep.equal([stops(tab).length, 3]);
+    expect(item.files[1]?.stops.map(({ number, name }) => [number, name])).to.deep.equal([
+      [1, 'Ear: placement'],
+      [2, 'Ear: tack-down'],
+      [3, 'Ear: edge']
+    ]);
+    expect(brokenReferences(item)).to.deep.equal([]);
+  });
+});
