@@ -1,8 +1,8 @@
 import { shapePath } from '$lib/core/base/geometry';
 import type { Block } from '$lib/core/documents/item';
 import type { Pattern, Sequence } from '$lib/core/craft/sequence';
-import { blockOf } from './all';
-import type { ReadyBlock, Refusal } from './block';
+import { blockOf, BLOCKS } from './all';
+import type { AnyBlock, ReadyBlock, Refusal } from './block';
 import type { Frame } from './frame';
 import { Site } from './site';
 import { type Standing, standingOf } from './standing';
@@ -16,8 +16,12 @@ export interface Trouble extends Refusal {
 export interface Composed {
   pattern: Pattern;
   troubles: Trouble[];
-  /** How far the work has come before each block, and after the last. */
-  standings: Standing[];
+}
+
+/** A block that could be put in, and why it could not. */
+export interface Offer {
+  block: AnyBlock;
+  refusal: Refusal | null;
 }
 
 /**
@@ -38,7 +42,29 @@ export function compose(draft: () => Sequence, blocks: readonly Block[]): Compos
     blocks.length === parts.size &&
     blocks.every(({ kind, id }, at) => kind === 'part' && usual.parts[at]?.key === id)
   )
-    return { pattern: usual.done(), troubles: [], standings: [] };
+    return { pattern: usual.done(), troubles: [] };
+  const { pattern, troubles } = written(draft, blocks);
+  return { pattern, troubles };
+}
+
+/**
+ * Every block of the table, and whether it could stand before the block at a place: the work has come so far by then.
+ *
+ * @example
+ * offersAt(draft, blocks, 3).filter(({ refusal }) => refusal === null)[0]?.block.name // 'Panel, joined and flipped'
+ */
+export function offersAt(draft: () => Sequence, blocks: readonly Block[], at: number): Offer[] {
+  const standing = written(draft, blocks).standings[at];
+  return BLOCKS.map((block) => {
+    const made = block.with({});
+    return { block, refusal: made.ok && standing ? made.block.refuses(standing) : null };
+  });
+}
+
+/** The pattern, and how far the work has come before each block and after the last. */
+function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { standings: Standing[] } {
+  const usual = draft();
+  const parts = new Map(usual.parts.map((part) => [part.key, part]));
   if (parts.size > 0) usual.done();
 
   const s = draft();

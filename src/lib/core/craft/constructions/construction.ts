@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { compose, type Composed } from '$lib/core/craft/blocks';
+import { compose, type Composed, type Offer, offersAt } from '$lib/core/craft/blocks';
 import type { AnswersOf, Fields, Question, Sequence } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
 
@@ -42,6 +42,8 @@ export interface AnyConstruction {
    * @returns the pattern with the full answers, or one sentence for each wrong answer
    */
   patternOf(answers: Record<string, unknown>, blocks?: readonly Block[]): Made;
+  /** Every block, and whether it could stand before the block at a place; none for answers that are wrong. */
+  offers(answers: Record<string, unknown>, blocks: readonly Block[], at: number): Offer[];
   /** Finished pieces that one stitching of the file gives; one for answers that are wrong. */
   piecesPerFile(answers: Record<string, unknown>): number;
 }
@@ -86,6 +88,10 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
         ok: false,
         problems: parsed.error.issues.map(({ path, message }) => `${labelOf(path[0])}: ${message}`)
       };
+    },
+    offers(given, blocks, at) {
+      const parsed = answers.safeParse(given);
+      return parsed.success ? offersAt(() => construction.draft(parsed.data), blocks, at) : [];
     },
     piecesPerFile(given) {
       const parsed = answers.safeParse(given);

@@ -47,4 +47,5 @@ export {
 } from './schema';
 export { Phase, Stitched } from './phase';
 export { forVariant, variantOf } from './variant';
+export { removeVariant, renameVariant } from './variantEdits';
 export { isStabiliserKind, Material, MATERIAL_KINDS, MaterialKind, STABILISERS } from './material';

@@ -1,5 +1,6 @@
 export { addVariant } from './addVariant';
 export { align, type Alignment, type FixedMatch, inPatternOrder } from './align';
 export { assemble } from './assemble';
+export { blocksOf, stepBlocks } from './blocksOf';
 export { matchPaper, withPaperNotes } from './paperNotes';
 export { remake, type Remade } from './remake';

@@ -1,0 +1,36 @@
+import { constructionOf } from '$lib/core/craft/constructions';
+import { type Block, findStop, type Item } from '$lib/core/documents/item';
+
+/**
+ * What an item is made of: its blocks as they were changed, or those its construction takes for its answers.
+ *
+ * @returns null for an item written by hand, and where its answers are not right any more
+ */
+export function blocksOf(item: Item): Block[] | null {
+  if (item.blocks) return item.blocks;
+  const made = constructionOf(item.construction ?? '')?.patternOf(item.params);
+  return made?.ok ? made.blocks : null;
+}
+
+/**
+ * The block each step of an item comes from, where it comes from one.
+ *
+ * @example
+ * stepBlocks(tab).get('lay-back') // 'back'
+ */
+export function stepBlocks(item: Item): ReadonlyMap<string, string> {
+  const made = constructionOf(item.construction ?? '')?.patternOf(item.params, item.blocks);
+  if (!made?.ok) return new Map();
+  const named = new Map(
+    made.pattern.entries.flatMap(({ block, ...entry }): [string, string][] =>
+      block === undefined ? [] : [[entry.kind === 'stop' ? `stop:${entry.key}` : entry.id, block]]
+    )
+  );
+  return new Map(
+    item.steps.flatMap((step): [string, string][] => {
+      const key = step.kind === 'stop' ? `stop:${findStop(item, step.stopId)?.expects ?? ''}` : step.id;
+      const block = named.get(key);
+      return block === undefined ? [] : [[step.id, block]];
+    })
+  );
+}
