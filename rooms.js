@@ -14,13 +14,14 @@ export const wings = {
     versions: [],
     changes: [],
     item: ['versions'],
-    shop: ['versions', 'item'],
+    pattern: ['versions', 'item'],
+    shop: ['versions', 'item', 'pattern'],
     stash: ['versions', 'item'],
     cutJob: ['versions', 'stash'],
     plan: ['versions', 'item', 'shop'],
     run: ['versions', 'item', 'plan', 'shop'],
     order: ['versions', 'run'],
-    files: ['versions', 'item', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
+    files: ['versions', 'item', 'pattern', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
   },
   solvers: {
     strips: [],

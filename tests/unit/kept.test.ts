@@ -3,6 +3,7 @@ import { CUT_JOB_HISTORY } from '$lib/core/documents/cutJob';
 import { type DocumentKind, DOCUMENTS, readRow, readValue } from '$lib/core/documents/files';
 import { Item, ITEM_HISTORY } from '$lib/core/documents/item';
 import { ORDER_HISTORY } from '$lib/core/documents/order';
+import { PATTERN_HISTORY } from '$lib/core/documents/pattern';
 import { PLAN_HISTORY } from '$lib/core/documents/plan';
 import { Run, RUN_HISTORY } from '$lib/core/documents/run';
 import { SETUP_HISTORY, Shop, SHOP_HISTORY } from '$lib/core/documents/shop';
@@ -34,6 +35,7 @@ const HISTORIES: Record<string, VersionHistory> = {
   line: STASH_ENTRY_HISTORY,
   'cut-job': CUT_JOB_HISTORY,
   order: ORDER_HISTORY,
+  pattern: PATTERN_HISTORY,
   plan: PLAN_HISTORY,
   run: RUN_HISTORY
 };

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { newCutJob } from '$lib/core/documents/cutJob';
 import { type DocumentKind, readValue } from '$lib/core/documents/files';
 import type { Run } from '$lib/core/documents/run';
@@ -67,6 +68,8 @@ const order = {
   ...{ from: '2026-11-27T09:00', due: '2026-11-28T18:00', spoilage: 0.03 },
   lines: [{ id: 'line-1', itemId: tab.id, quantity: 12, names: ['Ivy'], price: 9.5 }]
 };
+const kept = (name: string): unknown =>
+  JSON.parse(readFileSync(new URL(`../kept/${name}.json`, import.meta.url), 'utf8'));
 const WHOLE: Record<DocumentKind, unknown> = {
   item: tab,
   setup,
@@ -74,6 +77,7 @@ const WHOLE: Record<DocumentKind, unknown> = {
   run,
   plan: run.plan,
   order,
+  pattern: kept('pattern-1-first'),
   stash,
   'cut-job': newCutJob(tab.id, 3),
   backup: {

@@ -8,7 +8,7 @@
   const base = $derived(`/items/${plan.itemId}`);
   const tabs = $derived([
     { href: base, name: 'Sheet' },
-    { href: `${base}/build`, name: 'Build' },
+    { href: `${base}/blocks`, name: 'Build' },
     { href: `${base}/cut`, name: 'Cut' },
     { href: `${base}/thread`, name: 'Thread' },
     { href: `${base}/time`, name: 'Time' },

@@ -5,11 +5,12 @@
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
   import { example } from './example';
-  import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+  import OwnPatterns from './OwnPatterns.svelte';
+  import { CONSTRUCTIONS, withOwn } from '$lib/core/craft/constructions';
 
   const shop = live(() => null, getShop);
   const shown = $derived(
-    CONSTRUCTIONS.map((construction) => ({
+    withOwn(CONSTRUCTIONS, shop.value?.patterns ?? []).map((construction) => ({
       construction,
       plan: shop.value && example(construction, shop.value)?.plan
     }))
@@ -44,6 +45,8 @@
     </li>
   {/each}
 </ul>
+
+<OwnPatterns patterns={shop.value?.patterns ?? []} />
 
 <h2 class="mt-8 text-2xl">Words</h2>
 <dl class="mt-2 grid grid-cols-2 gap-x-8 max-[1000px]:grid-cols-1">

@@ -11,7 +11,7 @@ export function example(construction: AnyConstruction, shop: Shop): Review | und
     id: 'guide',
     name: construction.name,
     now: '2026-01-01T00:00:00.000Z',
-    construction: construction.kind,
+    construction: made.construction,
     params: made.params
   });
   return review(item, undefined, shop);

@@ -14,10 +14,12 @@
   import { TriangleAlert } from '@lucide/svelte';
   import { tick } from 'svelte';
   import { example } from '../example';
-  import { constructionOf } from '$lib/core/craft/constructions';
+  import { CONSTRUCTIONS, withOwn } from '$lib/core/craft/constructions';
 
   const shop = live(() => null, getShop);
-  const construction = $derived(constructionOf(page.params.kind ?? ''));
+  const construction = $derived(
+    withOwn(CONSTRUCTIONS, shop.value?.patterns ?? []).find(({ kind }) => kind === page.params.kind)
+  );
   const shown = $derived(shop.value && construction && example(construction, shop.value));
   const plan = $derived(shown?.plan);
 

@@ -11,6 +11,7 @@
     matchPaper,
     withPaperNotes
   } from '$lib/core/reading/matching';
+  import { inSchool } from '$lib/core/craft/sequence';
   import { chosenOutline, textOf } from '$lib/core/reading/papers';
   import { addItem, freshId, getShop, importItem, live, changeShop } from '$lib/data';
   import { toast } from 'svelte-sonner';
@@ -19,7 +20,7 @@
   import NotesMatch from './NotesMatch.svelte';
   import { Papers } from './papers.svelte';
   import PatternStage from './PatternStage.svelte';
-  import { constructionOf, CONSTRUCTIONS } from '$lib/core/craft/constructions';
+  import { CONSTRUCTIONS, isOwn, withOwn } from '$lib/core/craft/constructions';
 
   const stored = live(() => null, getShop);
   const shop = $derived(stored.value);
@@ -32,8 +33,14 @@
 
   let kind = $state(CONSTRUCTIONS[0]?.kind ?? '');
   let answers = $state.raw<Record<string, Record<string, unknown>>>({});
-  const construction = $derived(constructionOf(kind));
-  const given = $derived(answers[kind] ?? construction?.defaults ?? {});
+  /** Every construction, the maker’s own patterns behind them. */
+  const constructions = $derived(withOwn(CONSTRUCTIONS, shop?.patterns ?? []));
+  const construction = $derived(constructions.find((each) => each.kind === kind));
+  /** What this maker answers where makers differ is remembered over items. */
+  const usual = $derived(
+    construction && inSchool(construction.questions, construction.defaults, shop?.schools ?? {})
+  );
+  const given = $derived(answers[kind] ?? usual ?? {});
   const made = $derived(construction?.patternOf(given));
   let name = $state('');
   let house = $state('');
@@ -86,7 +93,7 @@
       name: name.trim() || 'New item',
       now,
       ...(house.trim() && { house: house.trim() }),
-      construction: kind,
+      construction: made.construction,
       params: made.params,
       ...(hasChart && {
         chart: {
@@ -119,9 +126,21 @@
       : []
   );
 
+  function answer(changes: Record<string, unknown>): void {
+    answers = { ...answers, [kind]: { ...given, ...changes } };
+    for (const [key, value] of Object.entries(changes)) {
+      const school = construction?.questions.find((question) => question.key === key)?.school;
+      if (school !== undefined && typeof value === 'string')
+        void changeShop((now) => ({ ...now, schools: { ...now.schools, [school]: value } }), null);
+    }
+  }
+
   async function make(): Promise<void> {
     if (!item || !setup) return;
-    const checked = Item.safeParse(withPaperNotes(item, matches));
+    const checked = Item.safeParse({
+      ...withPaperNotes(item, matches),
+      ...(made?.ok && isOwn(kind) && { blocks: made.blocks })
+    });
     if (!checked.success) {
       toast.error(
         `The item cannot be stored: ${checked.error.issues[0]?.path.join('.')} ${checked.error.issues[0]?.message}`
@@ -136,7 +155,7 @@
       );
       return;
     }
-    await goto(`/items/${id}`);
+    await goto(kind === 'own' && !hasPaper ? `/items/${id}/blocks` : `/items/${id}`);
   }
 
   async function bringDocument(value: unknown): Promise<void> {
@@ -189,7 +208,8 @@
       paperSize={papers.reading?.facts.size ?? papers.drawing?.drawing.size ?? null}
       machineId={chosenMachine}
       hoopId={chosenHoop}
-      onanswer={(changes) => (answers = { ...answers, [kind]: { ...given, ...changes } })}
+      {constructions}
+      onanswer={answer}
       onmachine={(chosen) => (machineId = chosen)}
       onhoop={(chosen) => (hoopId = chosen)}
       onaccuracy={(mm) => {

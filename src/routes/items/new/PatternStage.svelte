@@ -1,8 +1,8 @@
 <script lang="ts">
   import { extents, type Outline, type Path, pathData } from '$lib/core/base/geometry';
   import { formatSize, otherUnit } from '$lib/core/base/units';
-  import { type AnyConstruction, CONSTRUCTIONS } from '$lib/core/craft/constructions';
-  import type { Question } from '$lib/core/craft/sequence';
+  import type { AnyConstruction } from '$lib/core/craft/constructions';
+  import { isAsked, type Question } from '$lib/core/craft/sequence';
   import { asTheDesignLies, fitIn, type Shop } from '$lib/core/documents/shop';
   import { chosenOutline } from '$lib/core/reading/papers';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
@@ -11,6 +11,8 @@
 
   interface Props {
     shop: Shop;
+    /** What it can become. */
+    constructions: AnyConstruction[];
     kind: string;
     name: string;
     /** Whose design it is. */
@@ -33,6 +35,7 @@
   }
   let {
     shop,
+    constructions,
     kind = $bindable(),
     name = $bindable(),
     house = $bindable(),
@@ -51,9 +54,11 @@
     onnext
   }: Props = $props();
 
-  const construction = $derived(CONSTRUCTIONS.find((candidate) => candidate.kind === kind));
+  const construction = $derived(constructions.find((candidate) => candidate.kind === kind));
   const questions = $derived(
-    (construction?.questions ?? []).filter((question) => !(hasChart && 'onlyWithoutChart' in question))
+    (construction?.questions ?? []).filter(
+      (question) => isAsked(question, given) && !(hasChart && 'onlyWithoutChart' in question)
+    )
   );
   const chosen = $derived(shop.hoops.find(({ id }) => id === hoopId));
   const variant = $derived(made?.ok ? made.pattern.variant : undefined);
@@ -105,25 +110,35 @@
   <div class="flex flex-col gap-6">
     <fieldset>
       <legend class="head text-xl">What does it become?</legend>
-      <div class="mt-2 grid grid-cols-3 gap-x-3 gap-y-1.5 max-[900px]:grid-cols-2">
-        {#each CONSTRUCTIONS as option (option.kind)}
-          <label
-            class="flex min-h-11 cursor-pointer items-center gap-2.5 rounded-md border-[1.5px] px-3 py-1 leading-tight {kind ===
-            option.kind
-              ? 'border-ink bg-sheet font-bold'
-              : 'border-rule-strong'}"
-          >
-            <input
-              type="radio"
-              name="construction"
-              class="size-5 shrink-0"
-              value={option.kind}
-              bind:group={kind}
-            />
-            {option.name}
-          </label>
+      <div
+        class="mt-2 grid max-h-72 grid-cols-3 gap-x-3 gap-y-1.5 overflow-y-auto border-y border-rule py-2 max-[900px]:grid-cols-2"
+      >
+        {#each constructions.filter((option) => option.kind !== 'own') as option (option.kind)}
+          {@render choice(option)}
         {/each}
       </div>
+      <div class="mt-2">
+        {#each constructions.filter((option) => option.kind === 'own') as option (option.kind)}{@render choice(
+            option
+          )}{/each}
+      </div>
+      {#snippet choice(option: AnyConstruction)}
+        <label
+          class="flex min-h-11 cursor-pointer items-center gap-2.5 rounded-md border-[1.5px] px-3 py-1 leading-tight {kind ===
+          option.kind
+            ? 'border-ink bg-sheet font-bold'
+            : 'border-rule-strong'}"
+        >
+          <input
+            type="radio"
+            name="construction"
+            class="size-5 shrink-0"
+            value={option.kind}
+            bind:group={kind}
+          />
+          {option.name}
+        </label>
+      {/snippet}
       <p class="mt-2 text-soft">
         {construction?.summary}
         <a class="underline" href="/guide/{kind}">How it is built</a>

@@ -7,6 +7,7 @@ import {
   hold,
   material,
   MATERIALS,
+  onlyWhere,
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
@@ -42,7 +43,7 @@ const fields = {
     },
     'satin'
   ),
-  held: hold('Held with', 'spray'),
+  held: onlyWhere(hold('Held with', 'spray'), 'method', 'trim', 'laid'),
   thread: thread('Edge thread', 'Burgundy', '#6d1f31')
 } as const;
 

@@ -6,6 +6,7 @@ import {
   length,
   material,
   MATERIALS,
+  onlyWhere,
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
@@ -22,8 +23,8 @@ const turnedFields = {
     { opening: 'An opening in the seam', envelope: 'An envelope: two backs that overlap' },
     'opening'
   ),
-  opening: length('Opening to turn through', 80, 60, 300, 'at least 60 mm'),
-  at: sideField('The opening is at the', 'bottom'),
+  opening: onlyWhere(length('Opening to turn through', 80, 60, 300, 'at least 60 mm'), 'closes', 'opening'),
+  at: onlyWhere(sideField('The opening is at the', 'bottom'), 'closes', 'opening'),
   held: hold('Back held with', 'tape'),
   padded: choice('Batting over it', { no: 'No', yes: 'Yes' }, 'no'),
   thread: thread('Seam thread', 'Cream', '#efe3c4')

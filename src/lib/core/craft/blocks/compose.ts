@@ -57,6 +57,14 @@ export function offersAt(draft: () => Sequence, blocks: readonly Block[], at: nu
   const standing = written(draft, blocks).standings[at];
   return BLOCKS.map((block) => {
     const made = block.with({});
+    if (
+      block.kind === 'finishing' &&
+      blocks.some(({ kind, id }) => kind === block.kind || id === 'finishing')
+    )
+      return {
+        block,
+        refusal: { why: 'The item is finished once.', repair: 'Move the finishing that is there.' }
+      };
     return { block, refusal: made.ok && standing ? made.block.refuses(standing) : null };
   });
 }

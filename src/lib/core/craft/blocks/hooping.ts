@@ -1,4 +1,13 @@
-import { choice, count, heldAs, hold, material, MATERIALS, stopPart } from '$lib/core/craft/sequence';
+import {
+  choice,
+  count,
+  heldAs,
+  hold,
+  material,
+  MATERIALS,
+  onlyWhere,
+  stopPart
+} from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import type { Site } from './site';
 
@@ -41,8 +50,14 @@ const fields = {
     },
     'none'
   ),
-  cloth: material('The cloth', CLOTHS, ['woven', 'Fern print', '#4d7148']),
-  held: hold('Floated cloth is held with', 'spray')
+  cloth: onlyWhere(
+    material('The cloth', CLOTHS, ['woven', 'Fern print', '#4d7148']),
+    'ground',
+    'hooped',
+    'floated',
+    'padded'
+  ),
+  held: onlyWhere(hold('Floated cloth is held with', 'spray'), 'ground', 'floated')
 } as const;
 
 /** Stabiliser in the ring, with the cloth the item begins with. */

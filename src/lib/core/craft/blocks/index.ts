@@ -1,4 +1,4 @@
-export { type AnyBlock, BLOCK_GROUPS } from './block';
+export { BLOCK_GROUPS } from './block';
 export { blockOf, BLOCKS } from './all';
-export { compose, type Composed, type Offer, offersAt, type Trouble } from './compose';
+export { compose, type Composed, type Offer, offersAt } from './compose';
 export { blockWords } from './words';

@@ -1,6 +1,6 @@
 import { offsetPath } from '$lib/core/base/geometry';
 import type { Material } from '$lib/core/documents/item';
-import { choice, count, length, material, MATERIALS, stopPart } from '$lib/core/craft/sequence';
+import { choice, count, length, material, MATERIALS, onlyWhere, stopPart } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import type { Site } from './site';
 
@@ -88,8 +88,8 @@ const fields = {
     },
     'floated'
   ),
-  stabiliser: choice('Stabiliser', CARRIER_WORDS, 'cutaway'),
-  layers: count('Layers of stabiliser', 1, 1, 4),
+  stabiliser: onlyWhere(choice('Stabiliser', CARRIER_WORDS, 'cutaway'), 'mount', 'hooped', 'floated'),
+  layers: onlyWhere(count('Layers of stabiliser', 1, 1, 4), 'mount', 'hooped', 'floated'),
   centre: choice('The middle is found', MARK_WORDS, 'crosshair'),
   up: choice(
     'Which way up',

@@ -1,4 +1,5 @@
 import type { Block } from '$lib/core/documents/item';
+import { isAsked } from '$lib/core/craft/sequence';
 import { blockOf } from './all';
 
 /**
@@ -12,6 +13,7 @@ export function blockWords({ kind, answers }: Block): string {
   if (!block) return '';
   const given: Record<string, unknown> = { ...block.defaults, ...answers };
   const words = block.questions.flatMap((question): string[] => {
+    if (!isAsked(question, given)) return [];
     const value = given[question.key];
     switch (question.kind) {
       case 'choice':

@@ -21,7 +21,8 @@ export interface Construction<F extends Fields = Fields> {
 }
 
 /** What a construction makes of answers and blocks. */
-export type Made = ({ ok: true; params: Record<string, unknown>; blocks: Block[] } & Composed) | NotMade;
+export type Made =
+  ({ ok: true; construction: string; params: Record<string, unknown>; blocks: Block[] } & Composed) | NotMade;
 interface NotMade {
   ok: false;
   /** One sentence for each wrong answer. */
@@ -80,7 +81,7 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
           ? [...own]
           : (construction.recipe?.(parsed.data) ?? partsOf(construction.draft(parsed.data)));
         const composed = compose(() => construction.draft(parsed.data), blocks);
-        return { ok: true, params: parsed.data, blocks, ...composed };
+        return { ok: true, construction: kind, params: parsed.data, blocks, ...composed };
       }
       const labelOf = (key: PropertyKey | undefined): string =>
         fields[String(key)]?.asked.label ?? String(key ?? 'Answers');

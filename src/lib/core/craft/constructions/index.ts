@@ -1,2 +1,3 @@
 export type { AnyConstruction, Made } from './construction';
+export { isOwn, questionsOf, withOwn } from './ownPattern';
 export { CONSTRUCTIONS, constructionOf } from './all';

@@ -8,8 +8,14 @@ interface Option {
   label: string;
 }
 
+/** Another answer that makes a question matter. */
+interface Where {
+  key: string;
+  values: readonly string[];
+}
+
 /** How a field is asked; the screen draws it by its kind. */
-type Asked = { label: string; help?: string | undefined } & (
+type Asked = { label: string; help?: string | undefined; where?: Where | undefined; school?: string } & (
   | { kind: 'length' | 'number' | 'text' }
   | { kind: 'choice' | 'outline'; options: Option[] }
   | { kind: 'material'; kinds: Option[] }
@@ -30,6 +36,49 @@ export type Fields = Readonly<Record<string, Field>>;
 
 /** The answers to fields. */
 export type AnswersOf<F extends Fields> = { [K in keyof F]: z.output<F[K]['answer']> };
+
+/**
+ * A field that matters only where another has one of some answers; elsewhere it is not asked.
+ *
+ * @example
+ * onlyWhere(length('Opening', 80), 'closes', 'opening')
+ */
+export function onlyWhere<S extends z.ZodType>(
+  { asked, answer }: Field<S>,
+  key: string,
+  ...values: string[]
+): Field<S> {
+  return { asked: { ...asked, where: { key, values } }, answer };
+}
+
+/** A field where makers differ: what one answers is remembered over items. */
+export function asSchool<S extends z.ZodType>({ asked, answer }: Field<S>, school: string): Field<S> {
+  return { asked: { ...asked, school }, answer };
+}
+
+/**
+ * The usual answers, with those this maker gives where makers differ.
+ *
+ * @example
+ * inSchool(questions, { held: 'spray' }, { hold: 'tape' }) // { held: 'tape' }
+ */
+export function inSchool(
+  questions: readonly Question[],
+  defaults: Readonly<Record<string, unknown>>,
+  schools: Readonly<Record<string, string>>
+): Record<string, unknown> {
+  const own = questions.flatMap(({ key, school, ...asked }) => {
+    const answer = school === undefined ? undefined : schools[school];
+    const known = asked.kind === 'choice' && asked.options.some(({ value }) => value === answer);
+    return known ? [[key, answer]] : [];
+  });
+  return { ...defaults, ...Object.fromEntries(own) };
+}
+
+/** Whether a question matters with the answers given. */
+export function isAsked({ where }: Question, given: Readonly<Record<string, unknown>>): boolean {
+  return where === undefined || where.values.includes(String(given[where.key]));
+}
 
 const field = <S extends z.ZodType>(asked: Asked, answer: S): Field<S> => ({ asked, answer });
 const optionsOf = (words: Readonly<Partial<Record<string, string>>>): Option[] =>
@@ -140,7 +189,9 @@ export type HeldBy = keyof typeof HOLDS;
 
 /** How a piece is held. */
 export function hold(label: string, standard: HeldBy): Field<z.ZodDefault<z.ZodEnum<{ [P in HeldBy]: P }>>> {
-  return choice(label, HOLDS, standard);
+  // Where spray would do, makers who do not spray take what they always take.
+  const asked = choice(label, HOLDS, standard);
+  return standard === 'spray' ? asSchool(asked, 'hold') : asked;
 }
 
 /** A way of holding with its usual number of strips or pins. */

@@ -2,13 +2,14 @@ export {
   type AnswersOf,
   choice,
   count,
-  type Field,
   type Fields,
   heldAs,
-  type HeldBy,
   hold,
+  inSchool,
+  isAsked,
   length,
   material,
+  onlyWhere,
   outline,
   type Question,
   text,
@@ -28,4 +29,4 @@ export {
 } from './pattern';
 export { Sequence } from './sequence';
 export { stopPart, type StopPart } from './stopPart';
-export { addStabiliser, type StabiliserAnswers, stabiliserFields, takeStabiliserOff } from './stabilisers';
+export { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Material } from '$lib/core/documents/item';
-import { choice, count, type Field } from './fields';
+import { asSchool, choice, count, type Field } from './fields';
 import { MATERIALS } from './materials';
 import type { Sequence } from './sequence';
 
@@ -35,7 +35,7 @@ export function stabiliserFields(
     string
   >;
   return {
-    stabiliser: choice('Stabiliser', words, usual),
+    stabiliser: asSchool(choice('Stabiliser', words, usual), 'stabiliser'),
     layers: count('Layers of stabiliser', layers, least, 4)
   };
 }

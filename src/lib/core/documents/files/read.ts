@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CUT_JOB_HISTORY, CutJob } from '$lib/core/documents/cutJob';
 import { brokenReferences, Item, ITEM_HISTORY } from '$lib/core/documents/item';
 import { Order, ORDER_HISTORY } from '$lib/core/documents/order';
+import { OwnPattern, PATTERN_HISTORY } from '$lib/core/documents/pattern';
 import { Plan, PLAN_HISTORY } from '$lib/core/documents/plan';
 import { Run, RUN_HISTORY, RunHead } from '$lib/core/documents/run';
 import { Setup, SETUP_HISTORY, Shop, SHOP_HISTORY } from '$lib/core/documents/shop';
@@ -17,6 +18,7 @@ export const DOCUMENTS = {
   stash: Stash,
   run: Run,
   order: Order,
+  pattern: OwnPattern,
   plan: Plan,
   'cut-job': CutJob,
   backup: Backup
@@ -41,6 +43,7 @@ const HISTORIES: Record<DocumentKind, VersionHistory> = {
   stash: STASH_HISTORY,
   run: RUN_HISTORY,
   order: ORDER_HISTORY,
+  pattern: PATTERN_HISTORY,
   plan: PLAN_HISTORY,
   'cut-job': CUT_JOB_HISTORY,
   backup: BACKUP_HISTORY

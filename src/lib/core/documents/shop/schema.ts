@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { OwnPattern } from '$lib/core/documents/pattern';
 import {
   type Lift,
   type RawDocument,
@@ -128,6 +129,7 @@ export const Shop = versioned(
       .min(1)
       .max(20)
       .default(() => [...BOBBIN_KINDS]),
+    patterns: z.array(OwnPattern).max(200).optional().describe('ways of building that the maker has kept'),
     people: z
       .array(z.string().trim().min(1).max(60))
       .max(20)

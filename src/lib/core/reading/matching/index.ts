@@ -3,4 +3,4 @@ export { align, type Alignment, type FixedMatch, inPatternOrder } from './align'
 export { assemble } from './assemble';
 export { blocksOf, stepBlocks } from './blocksOf';
 export { matchPaper, withPaperNotes } from './paperNotes';
-export { remake, type Remade } from './remake';
+export { remake } from './remake';

@@ -1,0 +1,1 @@
+export { OwnPattern, PATTERN_HISTORY, PATTERN_VERSION } from './schema';
