@@ -23,7 +23,7 @@
     finished {formatSize(plan.finished, plan.unit)} · {plan.hoop.name.toLowerCase()}
     {formatSize(plan.hoop.field, plan.unit)} · {plan.machine.name.toLowerCase()}
   </p>
-  <nav aria-label="Pages of this item" class="no-print ml-auto flex gap-6">
+  <nav aria-label="Pages of this item" class="no-print ml-auto flex gap-4">
     {#each tabs as { href, name } (href)}
       {@const here = page.url.pathname === href}
       <a

@@ -69,7 +69,7 @@
     <label class="label" for={id}>{question.label}</label>
     <select
       {id}
-      class="field"
+      class="field max-w-full"
       value={typeof value === 'object'
         ? `drawn-${drawn.findIndex((each) => each === chosenOutline(drawn, value))}`
         : String(value)}
@@ -89,9 +89,9 @@
 {:else if question.kind === 'material'}
   <fieldset>
     <legend class="label mb-1">{question.label}</legend>
-    <div class="flex gap-2">
+    <div class="flex flex-wrap gap-2">
       <select
-        class="field"
+        class="field max-w-full"
         aria-label="{question.label}, kind"
         value={material.kind}
         onchange={(event) => {

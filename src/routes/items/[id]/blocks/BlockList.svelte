@@ -50,8 +50,7 @@
     class="row min-h-12 font-bold {open === 'item' ? 'open' : ''}"
     aria-current={open === 'item' ? 'true' : undefined}
     onclick={onitem}
-    ><span class="flex-1 text-left">Size, cloth and answers</span><span class="font-normal text-soft"
-      >{words}</span
+    ><span class="flex-1 text-left">Size and answers</span><span class="font-normal text-soft">{words}</span
     ></button
   >
   {#snippet gap(at: number)}

@@ -84,7 +84,6 @@
   </div>
 {:else}
   <p class="mt-2 text-lg">
-    This is a part of the pattern the item was made from. What it is made of follows from “Size, cloth and
-    answers”.
+    This is a part of the pattern the item was made from. What it is made of follows from “Size and answers”.
   </p>
 {/if}

@@ -94,7 +94,7 @@
     const last = before
       ? plan.steps.findLast(({ itemStepId }) => itemStepId !== null && origin.get(itemStepId) === before)
       : undefined;
-    return picked ?? own.findLast(({ kind }) => kind === 'stop') ?? own.at(-1) ?? last ?? plan.steps.at(-1);
+    return picked ?? own.at(-1) ?? last ?? plan.steps.at(-1);
   });
   /** A step pointed at on the ribbon. */
   let pickedId = $state<string | null>(null);

@@ -95,9 +95,6 @@
   </fieldset>
 {/if}
 {#if construction}
-  <div class="mt-3">
-    <button type="button" class="button" onclick={() => (keeping = true)}>Keep it as a pattern</button>
-  </div>
   <h2 class="mt-5 text-2xl">{construction.name}</h2>
   <p class="text-soft">Change any answer: the item is made anew, and what you did by hand stays.</p>
   <div class="mt-3 flex flex-wrap items-start gap-x-6 gap-y-3">
@@ -109,6 +106,9 @@
         onanswer={(value) => onanswers({ [question.key]: value })}
       />
     {/each}
+  </div>
+  <div class="mt-5">
+    <button type="button" class="button" onclick={() => (keeping = true)}>Keep it as a pattern</button>
   </div>
 {/if}
 

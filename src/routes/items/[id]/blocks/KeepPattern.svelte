@@ -18,27 +18,28 @@
   let { open, item, onclose }: Props = $props();
 
   /** Sizes and names are what differs most from one to the next. */
-  const USUALLY_OPEN = ['width', 'height', 'name'];
+  const USUALLY_OPEN = ['width', 'height'];
 
   const rows = $derived.by(() => {
     if (!open) return [];
     const base = constructionOf(item.construction ?? '');
     return [
-      ...(base?.questions ?? []).map(({ key, label }) => ({ key, label })),
+      ...(base?.questions ?? []).map(({ key, label }) => ({
+        key,
+        label,
+        usually: USUALLY_OPEN.includes(key)
+      })),
       ...(blocksOf(item) ?? []).flatMap((block) =>
         questionsOf(block).map(({ key, label }) => ({
           key: `${block.id}.${key}`,
+          usually: block.kind === 'name' && key === 'name',
           label: `${block.name ?? blockOf(block.kind)?.name ?? block.id}: ${label.toLowerCase()}`
         }))
       )
     ];
   });
   let changed = $state.raw<Readonly<Record<string, boolean>>>({});
-  const asks = $derived(
-    rows
-      .map(({ key }) => key)
-      .filter((key) => changed[key] ?? USUALLY_OPEN.some((usual) => key === usual || key === `name.${usual}`))
-  );
+  const asks = $derived(rows.flatMap(({ key, usually }) => ((changed[key] ?? usually) ? [key] : [])));
   let name = $state('');
 
   async function keep(): Promise<void> {
