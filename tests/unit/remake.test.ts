@@ -5,9 +5,11 @@ import {
   removeStep,
   addHandStep,
   answerFinding,
-  editStop
+  editStop,
+  forVariant,
+  removeVariant
 } from '$lib/core/documents/item';
-import { CONSTRUCTIONS, constructionOf } from '$lib/core/craft/constructions';
+import { answered, CONSTRUCTIONS, constructionOf } from '$lib/core/craft/constructions';
 import { addVariant, remake } from '$lib/core/reading/matching';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -23,6 +25,12 @@ function remade(item: Item, params: Record<string, unknown>, blocks = item.block
   return made;
 }
 const stops = (item: Item): Item['files'][number]['stops'] => item.files.flatMap((file) => file.stops);
+
+const usual = (kind: string) => {
+  const made = constructionOf(kind)?.patternOf({});
+  if (!made?.ok) throw new Error(`There is no ${kind}.`);
+  return made.blocks;
+};
 
 describe('answers changed later', () => {
   for (const { kind, name, questions } of CONSTRUCTIONS) {
@@ -135,6 +143,36 @@ describe('answers changed later', () => {
       ['Large', 45, 120]
     ]);
   });
+  it('variants may differ in a name or a cloth of a block: one item, two names', () => {
+    const blocks = usual('quilted-coaster').toSpliced(4, 0, ...blocksOf(['name', { name: 'Ada' }]));
+    const coaster = remade(makeItem('quilted-coaster'), {}, blocks).item;
+    const pattern = (given: Record<string, unknown>) => {
+      const own = answered(coaster.params, blocks, given);
+      const made = constructionOf('quilted-coaster')?.patternOf(own.params, own.blocks);
+      if (!made?.ok) throw new Error('A coaster can be made.');
+      return made.pattern;
+    };
+    const overrides = { 'name-1.name': 'Ivy', width: 140 };
+    const both = addVariant(
+      coaster,
+      { id: 'ivy', name: 'Ivy', overrides },
+      { old: pattern({}), next: pattern(overrides) }
+    );
+    const nameIn = (item: Item, variant: string): string[] =>
+      forVariant(item, variant).steps.flatMap((step) =>
+        step.kind === 'hand' && step.op.do === 'insert-run' ? [step.op.fileName] : []
+      );
+    expect([nameIn(both, 'variant-1'), nameIn(both, 'ivy')]).to.deep.equal([['Ada'], ['Ivy']]);
+    // A change of the item later leaves the other its own name.
+    const { item } = remade(both, { height: 130 });
+    expect(nameIn(item, 'ivy')).to.deep.equal(['Ivy']);
+    expect(item.variants.map(({ size }) => size)).to.deep.equal([
+      { width: 110, height: 130 },
+      { width: 140, height: 130 }
+    ]);
+    expect(removeVariant(item, 'ivy').variants).to.have.length(1);
+    expect(() => removeVariant(item, 'variant-1')).to.throw('so it stays');
+  });
   it('an item written by hand says so', () => {
     const hand = { ...makeItem('patch'), construction: undefined };
     expect(remake(hand, {}, null)).to.deep.equal({
@@ -145,11 +183,6 @@ describe('answers changed later', () => {
 });
 
 describe('blocks changed later', () => {
-  const usual = (kind: string) => {
-    const made = constructionOf(kind)?.patternOf({});
-    if (!made?.ok) throw new Error(`There is no ${kind}.`);
-    return made.blocks;
-  };
   it('a block added, moved and taken out again: notes stay, and in the end nothing is left of it', () => {
     const coaster = makeItem('quilted-coaster');
     const noted = editStep(coaster, 'back-lay', { note: 'Check the nap.' });

@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { LengthUnit } from '$lib/core/base/units';
   import type { Item } from '$lib/core/documents/item';
-  import { addVariant } from '$lib/core/reading/matching';
+  import { blockOf } from '$lib/core/craft/blocks';
+  import { addVariant, blocksOf } from '$lib/core/reading/matching';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
-  import { constructionOf } from '$lib/core/craft/constructions';
+  import { answered, constructionOf, questionsOf } from '$lib/core/craft/constructions';
 
   /** Asks what is different in another variant of the item: size, edge, school. */
   interface Props {
@@ -19,16 +20,43 @@
   let { open, item, unit, freshId, onclose, onadd }: Props = $props();
 
   const construction = $derived(constructionOf(item.construction ?? ''));
+  const blocks = $derived(blocksOf(item) ?? []);
+  /** What the construction asks, and each block that has answers of its own: a name, a place, a cloth. */
   const questions = $derived(
-    (construction?.questions ?? []).filter(({ kind }) => kind !== 'thread' && kind !== 'threads')
+    [
+      ...(construction?.questions ?? []),
+      ...blocks.flatMap((block) =>
+        questionsOf(block).map((question) => ({
+          ...question,
+          where: undefined,
+          key: `${block.id}.${question.key}`,
+          label: `${block.name ?? blockOf(block.kind)?.name ?? block.id}: ${question.label.toLowerCase()}`
+        }))
+      )
+    ].filter(({ kind }) => kind !== 'thread' && kind !== 'threads')
+  );
+  /** Answers of blocks by their keys, as the item has them. */
+  const ofBlocks = $derived(
+    Object.fromEntries(
+      blocks.flatMap((block) =>
+        questionsOf(block).map(({ key }) => [
+          `${block.id}.${key}`,
+          block.answers[key] ?? blockOf(block.kind)?.defaults[key]
+        ])
+      )
+    )
   );
   let name = $state('');
   let changed = $state.raw<Record<string, unknown>>({});
-  const given = $derived({ ...item.params, ...changed });
-  const made = $derived(open ? construction?.patternOf(given) : undefined);
+  const given = $derived<Record<string, unknown>>({ ...item.params, ...ofBlocks, ...changed });
+  const made = $derived.by(() => {
+    if (!open) return undefined;
+    const own = answered(item.params, blocks, changed);
+    return construction?.patternOf(own.params, own.blocks);
+  });
 
   function save(): void {
-    const old = construction?.patternOf(item.params);
+    const old = construction?.patternOf(item.params, item.blocks);
     if (!made?.ok || !old?.ok || name.trim() === '') return;
     const id = freshId();
     const variant = { id, name: name.trim(), overrides: changed };
@@ -56,7 +84,7 @@
       <label class="label" for="variant-name">Name of the variant</label>
       <input id="variant-name" class="field w-72" maxlength="80" placeholder="Large" bind:value={name} />
     </div>
-    <div class="flex flex-wrap items-start gap-x-6 gap-y-3">
+    <div class="flex max-h-[50vh] flex-wrap items-start gap-x-6 gap-y-3 overflow-y-auto">
       {#each questions as question (question.key)}
         <QuestionField
           {question}

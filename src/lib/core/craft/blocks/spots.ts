@@ -49,7 +49,11 @@ const REGIONS = {
   lower: 'The lower half',
   left: 'The left half',
   right: 'The right half',
-  middle: 'The middle'
+  middle: 'The middle',
+  'upper-left': 'The upper left corner',
+  'upper-right': 'The upper right corner',
+  'lower-left': 'The lower left corner',
+  'lower-right': 'The lower right corner'
 } as const;
 export type RegionName = keyof typeof REGIONS;
 
@@ -82,6 +86,14 @@ function boxOf({ width, height }: Frame, region: RegionName, inside: number): Pa
       return box(inside / 2, -h, w, h);
     case 'middle':
       return box(-w / 2, -h / 2, w / 2, h / 2);
+    case 'upper-left':
+      return box(-w, -h, -w / 3, -h / 3);
+    case 'upper-right':
+      return box(w / 3, -h, w, -h / 3);
+    case 'lower-left':
+      return box(-w, h / 3, -w / 3, h);
+    case 'lower-right':
+      return box(w / 3, h / 3, w, h);
   }
 }
 

@@ -3,6 +3,7 @@ import type { Question } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
 import type { OwnPattern } from '$lib/core/documents/pattern';
 import { constructionOf } from './all';
+import { answered } from './answered';
 import type { AnyConstruction } from './construction';
 
 /** What a pattern of the maker’s own is called among the constructions. */
@@ -47,23 +48,8 @@ function asConstruction(own: OwnPattern): AnyConstruction | undefined {
       ];
     })
   );
-  const filled = (given: Record<string, unknown>): { params: Record<string, unknown>; blocks: Block[] } => {
-    const answered = Object.entries(given).filter(([key]) => open(key));
-    return {
-      params: { ...own.params, ...Object.fromEntries(answered.filter(([key]) => !key.includes('.'))) },
-      blocks: own.blocks.map((block) => ({
-        ...block,
-        answers: {
-          ...block.answers,
-          ...Object.fromEntries(
-            answered
-              .filter(([key]) => key.startsWith(`${block.id}.`))
-              .map(([key, value]) => [key.slice(block.id.length + 1), value])
-          )
-        }
-      }))
-    };
-  };
+  const filled = (given: Record<string, unknown>): { params: Record<string, unknown>; blocks: Block[] } =>
+    answered(own.params, own.blocks, Object.fromEntries(Object.entries(given).filter(([key]) => open(key))));
   return {
     kind: `${OWN}${own.id}`,
     name: own.name,

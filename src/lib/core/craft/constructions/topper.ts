@@ -93,7 +93,7 @@ function draft(p: Params): Sequence {
     covers: 'attach',
     shows: 'back',
     folded: true,
-    overrides: { width: 230, height: 330 }
+    readyMade: { width: 230, height: 330, right: 0, towards: 0 }
   });
 
   s.part('hooping', 'Hooping', () => {

@@ -172,6 +172,11 @@ function threadRows(
 
 function notionRows(wants: readonly Want[], stash: readonly StashEntry[]): ShoppingRow[] {
   const needs = new Map<string, number>();
+  // Things bought finished go by what they are called.
+  for (const { plan, copies } of wants)
+    for (const { readyMade, material, count } of plan.cuts)
+      if (readyMade === true)
+        needs.set(material.name, (needs.get(material.name) ?? 0) + (count / plan.copies) * copies);
   for (const { item, copies } of wants)
     for (const step of item.steps) {
       if (step.kind !== 'hand' || step.op.do !== 'hardware') continue;

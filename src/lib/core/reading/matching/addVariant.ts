@@ -157,9 +157,13 @@ function opsOtherwise(item: Item, before: Item, other: Item): Variant['ops'] {
   const otherwise: Variant['ops'] = {};
   for (const step of other.steps) {
     const [own, was] = [opOf(item.steps, step.id), opOf(before.steps, step.id)];
-    if (step.kind !== 'hand' || !own || !was || 'threadId' in step.op) continue;
-    if (own.do === step.op.do && JSON.stringify(was) !== JSON.stringify(step.op))
-      otherwise[step.id] = step.op;
+    if (step.kind !== 'hand' || !own || !was || own.do !== step.op.do) continue;
+    // Threads are shared: each keeps the one the item has.
+    const threadless = (op: Operation): string =>
+      JSON.stringify('threadId' in op ? { ...op, threadId: '' } : op);
+    if (threadless(was) !== threadless(step.op))
+      otherwise[step.id] =
+        'threadId' in own ? ({ ...step.op, threadId: own.threadId } as Operation) : step.op;
   }
   return otherwise;
 }

@@ -1,14 +1,7 @@
-import { constructionOf, type Made } from '$lib/core/craft/constructions';
+import { answered, constructionOf, type Made } from '$lib/core/craft/constructions';
 import { wordingOf } from '$lib/core/craft/operations';
 import { carried, isSame } from '$lib/core/documents/changes';
-import {
-  type Block,
-  brokenReferences,
-  findStop,
-  Item,
-  type Step,
-  type Variant
-} from '$lib/core/documents/item';
+import { type Block, brokenReferences, findStop, Item, type Step } from '$lib/core/documents/item';
 import { HOOP_AT_START } from '$lib/core/documents/plan';
 import { addVariant } from './addVariant';
 import { assemble } from './assemble';
@@ -157,13 +150,13 @@ function withVariants(
   const old = construction.patternOf(item.params, item.blocks);
   let grown = item;
   for (const variant of before.variants.slice(1)) {
-    const next = construction.patternOf({ ...item.params, ...variant.overrides }, item.blocks);
+    const own = answered(item.params, old.ok ? old.blocks : [], variant.overrides);
+    const next = construction.patternOf(own.params, own.blocks);
     if (!old.ok || !next.ok) {
       lost = [...lost, `The variant ${variant.name}: its answers do not go with the new ones.`];
       continue;
     }
-    const own: Pick<Variant, 'id' | 'name' | 'overrides'> = variant;
-    grown = addVariant(grown, own, { old: old.pattern, next: next.pattern });
+    grown = addVariant(grown, variant, { old: old.pattern, next: next.pattern });
   }
   return { item: grown, lost };
 }

@@ -267,6 +267,12 @@
         <p class="border-l-4 border-needle px-3 py-2">Everything is cut.</p>
       {/if}
       <IdleCloths entries={idle} unit={mat.shop.unit} ondropped={(key, clothId) => move(key, clothId, 1)} />
+      {#each planned.cuts.filter(({ readyMade }) => readyMade) as { pieceId, count, name, material, cut } (pieceId)}
+        <p class="border-t border-rule py-2">
+          <span class="font-bold">{count} × {name}</span>, {material.name}, {formatSize(cut, mat.shop.unit)}:
+          ready-made, fetched and not cut
+        </p>
+      {/each}
       <StabiliserTrade demands={input.demands} plan={planned} shop={mat.shop} {entries} />
       <DieNotes {wants} dieLayers={mat.shop.dieLayers} />
       <p class="border-t border-rule py-3 text-soft">
