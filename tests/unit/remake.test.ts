@@ -10,10 +10,11 @@ import {
   removeVariant
 } from '$lib/core/documents/item';
 import { answered, CONSTRUCTIONS, constructionOf } from '$lib/core/craft/constructions';
-import { addVariant, remake } from '$lib/core/reading/matching';
+import { addVariant, align, remake, withChart } from '$lib/core/reading/matching';
+import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { badgerTab, makeItem } from './support/badger';
+import { BADGER_CHART, badgerTab, makeItem } from './support/badger';
 import { blocksOf } from './support/blocks';
 import { sheetWords } from './support/sheetWords';
 
@@ -213,5 +214,42 @@ describe('blocks changed later', () => {
       [3, 'Ear: edge']
     ]);
     expect(brokenReferences(item)).to.deep.equal([]);
+  });
+});
+
+describe('a chart brought to an item that is there', () => {
+  const { rows } = readChart(BADGER_CHART);
+  const pattern = constructionOf('snap-tab')?.patternOf({});
+  const chart = {
+    text: BADGER_CHART,
+    setAside: [],
+    rows,
+    alignment: align(rows, pattern?.ok ? pattern.pattern.expected : [])
+  };
+
+  it('gives the sheet it would have given at the start', () => {
+    const item = withChart(makeItem('snap-tab'), chart);
+    const whole = (of: Item) =>
+      stops(of).map(({ number, name, phases, countSource }) => ({ number, name, phases, countSource }));
+    expect(whole(item)).to.deep.equal(whole(badgerTab()));
+    expect(sheetWords(item)).to.deep.equal(sheetWords(badgerTab()));
+    expect(brokenReferences(item)).to.deep.equal([]);
+  });
+  it('keeps notes, own steps and own counts, and changes nothing of an item written by hand', () => {
+    const tab = makeItem('snap-tab');
+    const [tack] = stops(tab).filter(({ expects }) => expects === 'tack-down');
+    if (!tack) throw new Error('A tab is tacked.');
+    let mine = editStep(tab, 'lay-back', { note: 'The soft side out.' });
+    mine = editStop(
+      addHandStep(mine, 'lay-back', 'mine', { do: 'other', title: 'Sing', seconds: 5 }),
+      tack.id,
+      { stitches: 99 }
+    );
+    const item = withChart(mine, chart);
+    expect(item.steps.find(({ id }) => id === 'lay-back')?.note).to.equal('The soft side out.');
+    expect(item.steps.map(({ id }) => id)).to.include('mine');
+    expect(stops(item).find(({ expects }) => expects === 'tack-down')?.phases[0]?.stitches).to.equal(99);
+    const hand = { ...tab, construction: undefined };
+    expect(withChart(hand, chart)).to.equal(hand);
   });
 });

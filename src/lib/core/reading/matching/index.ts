@@ -4,3 +4,4 @@ export { assemble } from './assemble';
 export { blocksOf, stepBlocks } from './blocksOf';
 export { matchPaper, withPaperNotes } from './paperNotes';
 export { remake } from './remake';
+export { withChart } from './withChart';

@@ -1,8 +1,13 @@
 <script lang="ts">
+  import type { Path } from '$lib/core/base/geometry';
   import type { LengthUnit } from '$lib/core/base/units';
   import { blockOf } from '$lib/core/craft/blocks';
   import { isAsked } from '$lib/core/craft/sequence';
   import type { Block } from '$lib/core/documents/item';
+  import { outlineChoices } from '$lib/core/reading/papers';
+  import PickFile from '$lib/ui/PickFile.svelte';
+  import { openFileInWorker } from '$lib/workers';
+  import { toast } from 'svelte-sonner';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
   import { ArrowDown, ArrowUp, CopyPlus, Trash2 } from '@lucide/svelte';
 
@@ -20,6 +25,20 @@
     onremove: () => void;
   }
   let { block, unit, trouble, first, last, onanswers, onname, onmove, onagain, onremove }: Props = $props();
+
+  /** Outlines of a drawing that was brought for a shape. */
+  let drawn = $state.raw<{ name: string; path: Path }[]>([]);
+  async function bringDrawing([file]: File[]): Promise<void> {
+    if (!file) return;
+    const brought = await openFileInWorker(file.name, new Uint8Array(await file.arrayBuffer()));
+    if (brought.kind === 'drawing') drawn = outlineChoices(brought.drawing);
+    if (drawn.length === 0)
+      toast.error(
+        brought.kind === 'refused'
+          ? brought.message
+          : `${file.name} has no closed outline: bring a drawing (SVG) that has one.`
+      );
+  }
 
   const kind = $derived(blockOf(block.kind));
   const given = $derived<Record<string, unknown>>({ ...kind?.defaults, ...block.answers });
@@ -78,10 +97,23 @@
         {question}
         {unit}
         value={given[question.key]}
+        {drawn}
         onanswer={(value) => onanswers({ [question.key]: value })}
       />
     {/each}
   </div>
+  {#if kind.questions.some((question) => question.kind === 'outline')}
+    <div class="mt-4">
+      <PickFile
+        label="Drawing with an outline"
+        accept=".svg,image/svg+xml"
+        onfiles={(files) => void bringDrawing(files)}>Bring an outline as a drawing</PickFile
+      >
+      {#if drawn.length > 0}<p class="mt-1 text-soft">
+          {drawn.length === 1 ? 'One outline' : `${drawn.length} outlines`} to choose from under “Shape”.
+        </p>{/if}
+    </div>
+  {/if}
 {:else}
   <p class="mt-2 text-lg">
     This is a part of the pattern the item was made from. What it is made of follows from “Size and answers”.

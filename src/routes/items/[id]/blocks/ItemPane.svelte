@@ -107,7 +107,8 @@
       />
     {/each}
   </div>
-  <div class="mt-5">
+  <div class="mt-5 flex flex-wrap gap-3">
+    <a class="button" href="/items/{item.id}/chart">Bring a chart</a>
     <button type="button" class="button" onclick={() => (keeping = true)}>Keep it as a pattern</button>
   </div>
 {/if}

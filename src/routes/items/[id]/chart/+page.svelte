@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { constructionOf } from '$lib/core/craft/constructions';
+  import type { Item } from '$lib/core/documents/item';
+  import { align, type FixedMatch, inPatternOrder, withChart } from '$lib/core/reading/matching';
+  import { textOf } from '$lib/core/reading/papers';
+  import { changeItem, itemOnBench, live } from '$lib/data';
+  import BringStage from '../../new/BringStage.svelte';
+  import MatchStage from '../../new/MatchStage.svelte';
+  import { Papers } from '../../new/papers.svelte';
+  import { keepEdit } from '../../../undo';
+  import { toast } from 'svelte-sonner';
+
+  /** A chart, a stitch list or a drawing brought to an item that is there already. */
+  const bench = live(() => page.params.id ?? '', itemOnBench);
+  const found = $derived(bench.value?.item ? bench.value : undefined);
+  const papers = new Papers();
+  let matching = $state(false);
+  let fixed = $state.raw<FixedMatch[]>([]);
+
+  const construction = $derived(constructionOf(found?.item.construction ?? ''));
+  const made = $derived(found && construction?.patternOf(found.item.params, found.item.blocks));
+  const expected = $derived(made?.ok ? made.pattern.expected : []);
+  const rows = $derived.by(() => {
+    const read = papers.rowsAround(null);
+    return papers.source.kind === 'drawing' ? inPatternOrder(read, expected) : read;
+  });
+  const alignment = $derived(align(rows, expected, fixed));
+  const SOURCES = {
+    text: 'pasted-chart',
+    paper: 'pdf-chart',
+    drawing: 'drawing',
+    list: 'stitch-list'
+  } as const;
+
+  async function take(item: Item): Promise<void> {
+    const { source } = papers;
+    const text = source.kind === 'text' ? papers.text : source.kind === 'paper' ? textOf(source.paper) : '';
+    const chart = {
+      source: { kind: SOURCES[source.kind], ...(source.kind !== 'text' && { name: source.name }) },
+      text: text.slice(0, 200_000),
+      setAside: $state.snapshot(papers.setAside),
+      rows,
+      alignment
+    };
+    if (
+      await keepEdit(
+        changeItem(item.id, (now) => withChart(now, chart)),
+        'The stops follow the chart now.'
+      )
+    )
+      await goto(`/items/${item.id}`);
+  }
+</script>
+
+<svelte:head><title>A chart for {found?.item.name ?? 'an item'} · Jolt Step</title></svelte:head>
+
+{#if found}
+  <h1 class="text-3xl">A chart for {found.item.name}</h1>
+  <p class="text-soft">
+    Its stops take their numbers, counts and colours from what you bring. Steps, notes and counts of your own
+    stay.
+    <a class="underline" href="/items/{found.item.id}/blocks">Leave it</a>
+  </p>
+  {#if !made?.ok}
+    <p class="mt-4 border-l-4 border-rule-strong p-4">
+      This item was written by hand, so nothing says which stop is which: its stops are changed on the sheet.
+    </p>
+  {:else if matching}
+    <MatchStage
+      {rows}
+      {expected}
+      {alignment}
+      construction={construction?.name ?? ''}
+      onfix={(line, keys) =>
+        (fixed = [...fixed.filter((match) => match.line !== line), ...(keys ? [{ line, keys }] : [])])}
+    />
+    <div class="mt-6 flex gap-3">
+      <button type="button" class="button" onclick={() => (matching = false)}>Back to the paper</button>
+      <button type="button" class="button button-main" onclick={() => void take(found.item)}
+        >Take the chart</button
+      >
+    </div>
+  {:else}
+    <BringStage
+      {papers}
+      unit={found.shop.unit}
+      ondocument={() => toast.error('That is a document of its own: open it from the shelf.')}
+      onnext={() => {
+        if (rows.length > 0) matching = true;
+        else toast.error('There is no chart, list or drawing in it yet.');
+      }}
+    />
+  {/if}
+{:else if bench.value}
+  <h1 class="text-3xl">There is no such item.</h1>
+  <a href="/items" class="button mt-6">To the shelf</a>
+{/if}
