@@ -51,6 +51,20 @@ const views: View[] = [
     }
   },
   {
+    name: 'build',
+    path: '/items/stove-topper/blocks',
+    prepare: async (page) => {
+      await page
+        .getByRole('button', { name: /Put a block in after/ })
+        .nth(1)
+        .click();
+      await page
+        .getByRole('button', { name: /Appliqué/ })
+        .first()
+        .hover();
+    }
+  },
+  {
     name: 'sheet',
     path: '/items/badger-tab',
     prepare: async (page) => {
@@ -127,14 +141,6 @@ const views: View[] = [
   },
   { name: 'stash', path: '/stash' },
   { name: 'templates', path: '/items/badger-tab/templates' },
-  {
-    name: 'run-start',
-    path: '/items/signal-mat',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Stitch it' }).click();
-      await page.getByRole('heading', { name: 'Before the start' }).waitFor();
-    }
-  },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },
   {

@@ -5,7 +5,7 @@ test('the guide: every construction has its own stack to play, forwards and back
   await page.goto('/guide');
   await expect(
     page.getByRole('listitem').filter({ has: page.getByRole('heading', { level: 2 }) })
-  ).toHaveCount(19);
+  ).toHaveCount(28);
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Lined zip pouch' }).click();
   const steps = page.getByRole('list', { name: 'Steps' });

@@ -15,8 +15,10 @@
     unit: LengthUnit;
     ondocument: (value: unknown) => void;
     onnext: () => void;
+    /** A paper must be brought: the page has nothing to do without one. */
+    needed?: boolean;
   }
-  let { papers, unit, ondocument, onnext }: Props = $props();
+  let { papers, unit, ondocument, onnext, needed = false }: Props = $props();
 
   const SAMPLE = `No  Part        Colour   Stitches   Thread
  1  placement   grey          120   0.60 m
@@ -177,7 +179,7 @@
         <button type="button" class="button button-main" onclick={onnext}
           >Go on with {rows.length} {rows.length === 1 ? 'stop' : 'stops'}</button
         >
-      {:else}
+      {:else if !needed}
         <button type="button" class="button button-main" onclick={onnext}>Start without a chart</button>
         <button type="button" class="button" onclick={() => papers.paste(SAMPLE)}
           >Try it with the badger’s chart</button

@@ -85,12 +85,10 @@
   {:else}
     <BringStage
       {papers}
+      needed
       unit={found.shop.unit}
       ondocument={() => toast.error('That is a document of its own: open it from the shelf.')}
-      onnext={() => {
-        if (rows.length > 0) matching = true;
-        else toast.error('There is no chart, list or drawing in it yet.');
-      }}
+      onnext={() => (matching = true)}
     />
   {/if}
 {:else if bench.value}

@@ -37,12 +37,11 @@
   import { toast } from 'svelte-sonner';
   import ClothCard from './ClothCard.svelte';
   import { CutPlanning } from '$lib/workers';
-  import DieNotes from './DieNotes.svelte';
+  import CutNotes from './CutNotes.svelte';
   import IdleCloths from './IdleCloths.svelte';
   import OwnSizeDialog from './OwnSizeDialog.svelte';
   import PickedBar from './PickedBar.svelte';
   import PieceList from './PieceList.svelte';
-  import StabiliserTrade from './StabiliserTrade.svelte';
   import UnplacedList from './UnplacedList.svelte';
   import WantsBar from '$lib/ui/WantsBar.svelte';
 
@@ -80,9 +79,11 @@
   const ownPiece = $derived(owner?.pieces.find(({ id }) => id === owning?.pieceId));
 
   const keep = (change: (job: CutJob) => Partial<CutJob>, said?: string): void => {
-    if (!mat) return;
-    const edit = changeCutJob(mat.job, (now) => ({ ...now, ...change(now) }));
-    void keepEdit(edit, said);
+    if (mat)
+      void keepEdit(
+        changeCutJob(mat.job, (now) => ({ ...now, ...change(now) })),
+        said
+      );
   };
   function setCopies(itemId: string, copies: number): void {
     if (!mat) return;
@@ -267,17 +268,7 @@
         <p class="border-l-4 border-needle px-3 py-2">Everything is cut.</p>
       {/if}
       <IdleCloths entries={idle} unit={mat.shop.unit} ondropped={(key, clothId) => move(key, clothId, 1)} />
-      {#each planned.cuts.filter(({ readyMade }) => readyMade) as { pieceId, count, name, material, cut } (pieceId)}
-        <p class="border-t border-rule py-2">
-          <span class="font-bold">{count} × {name}</span>, {material.name}, {formatSize(cut, mat.shop.unit)}:
-          ready-made, fetched and not cut
-        </p>
-      {/each}
-      <StabiliserTrade demands={input.demands} plan={planned} shop={mat.shop} {entries} />
-      <DieNotes {wants} dieLayers={mat.shop.dieLayers} />
-      <p class="border-t border-rule py-3 text-soft">
-        Cut away from yourself, on a mat, and cap the blade each time you put it down.
-      </p>
+      <CutNotes {wants} demands={input.demands} plan={planned} shop={mat.shop} {entries} />
     </section>
   </div>
   {#if owning && owner && ownPiece}
