@@ -21,7 +21,7 @@ export default defineConfig({
   // Whole journeys on a small, busy machine; nothing here measures speed.
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  // A journey that fails once on a busy machine is tried again; it is named as flaky, and its trace is kept.
+  // A journey that fails once on a busy machine is tried again, with a trace; it is named as flaky.
   retries: 1,
   // Each test has a browser context of its own, so they need not wait for each other.
   fullyParallel: true,
@@ -34,7 +34,7 @@ export default defineConfig({
     timezoneId: 'UTC',
     // What is not there after this long does not come.
     actionTimeout: 30_000,
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
     launchOptions: BROWSER
   },
   webServer: {
