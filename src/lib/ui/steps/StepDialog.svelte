@@ -14,6 +14,7 @@
   } from '$lib/core/documents/item';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
+  import { untrack } from 'svelte';
   import OperationForm from './OperationForm.svelte';
   import StopForm from './StopForm.svelte';
 
@@ -37,15 +38,20 @@
   let added = $state.raw<Operation | null>(null);
   let note = $state('');
 
-  $effect(() => {
-    if (task?.kind === 'add') {
-      added = newOperation('other', item) ?? null;
+  /** Begins from the item as it is now. */
+  function begin(task: StepTask, now: Item): void {
+    if (task.kind === 'add') {
+      added = newOperation('other', now) ?? null;
       note = '';
-    } else if (task) {
-      draft = item;
-      opened = item;
-      note = item.steps.find(({ id }) => id === task.stepId)?.note ?? '';
+    } else {
+      draft = now;
+      opened = now;
+      note = now.steps.find(({ id }) => id === task.stepId)?.note ?? '';
     }
+  }
+  // Begun once for each task: an item that is read again while the dialog is open takes nothing of the draft away.
+  $effect(() => {
+    if (task) begin(task, untrack(() => item));
   });
 
   const shown = $derived(draft ?? item);
