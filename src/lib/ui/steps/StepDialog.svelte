@@ -51,7 +51,11 @@
   }
   // Begun once for each task: an item that is read again while the dialog is open takes nothing of the draft away.
   $effect(() => {
-    if (task) begin(task, untrack(() => item));
+    if (task)
+      begin(
+        task,
+        untrack(() => item)
+      );
   });
 
   const shown = $derived(draft ?? item);
