@@ -62,6 +62,7 @@ test('one history on every screen: the shop, the stash and an order are taken ba
   const before = await pieces.inputValue();
   await pieces.fill('31');
   await pieces.blur();
+  await expect(page.getByText(/^3\d to stitch$/).first()).toBeVisible();
   await page.getByRole('button', { name: /^Undo: the pieces/ }).click();
   await expect(pieces).toHaveValue(before);
 });

@@ -96,7 +96,8 @@ test('an item goes out as JSON and comes back; a broken or newer file changes no
   await expectAccessible(page);
   await expect(cards).toHaveCount(14);
   await page.getByLabel('Item file').setInputFiles(file('mine.json', text));
-  await expect(page.getByRole('heading', { name: 'Badger luggage tab' })).toBeVisible();
+  await page.waitForURL(/\/items\/.+/);
+  await expect(page.getByRole('heading', { name: 'Badger luggage tab', level: 1 })).toBeVisible();
   await page.goto('/items');
   await expect(cards).toHaveCount(15);
 });
