@@ -40,7 +40,14 @@ export const wings = {
     blocks: ['operations', 'sequence'],
     constructions: ['sequence', 'blocks']
   },
-  reading: { drawings: [], papers: ['drawings'], matching: ['papers'] },
+  reading: {
+    drawings: [],
+    pages: [],
+    grids: ['pages'],
+    evidence: [],
+    papers: ['drawings', 'pages', 'grids', 'evidence'],
+    matching: ['evidence', 'papers']
+  },
   making: {
     stack: [],
     sizes: [],

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { linesOf } from '$lib/core/reading/papers/paper';
+import { linesOf } from '$lib/core/reading/pages';
 import { readPdf } from '../../src/lib/files';
 import { badgerPdf } from './support/badgerPdf';
 import { expect, expectAccessible, loadDemo, test } from './support/page';

@@ -74,12 +74,12 @@ const CHARTS: { what: string; text: string; rows: Row[]; onTo?: [kind: string, k
     ]
   },
   {
-    what: 'rows without numbers',
+    what: 'rows without numbers, counted in their order',
     text: 'placement; grey; 120\ntack down; black; 120\nfinal outline; white; 420',
     rows: [
-      [null, 'placement', 'grey', 120, null, 'placement'],
-      [null, 'tack down', 'black', 120, null, 'tack-down'],
-      [null, 'final outline', 'white', 420, null, 'closing-seam']
+      [1, 'placement', 'grey', 120, null, 'placement'],
+      [2, 'tack down', 'black', 120, null, 'tack-down'],
+      [3, 'final outline', 'white', 420, null, 'closing-seam']
     ],
     onTo: ['snap-tab', ['placement', 'tack-down', 'outline+holes']]
   },

@@ -1,7 +1,8 @@
 import { extents, flattenCubic, pathArea, pathLength, type Point } from '$lib/core/base/geometry';
 import { readSvg } from '$lib/core/reading/drawings';
 import { align, inPatternOrder } from '$lib/core/reading/matching';
-import { colourOf, drawnAround, outlineChoices, rowsOfDrawing } from '$lib/core/reading/papers';
+import { colourOf } from '$lib/core/reading/evidence';
+import { drawnAround, outlineChoices, rowsOfDrawing } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { constructionOf } from '$lib/core/craft/constructions';

@@ -4,7 +4,7 @@ import { plan } from '$lib/core/making/plan';
 import { hoopTemplate, PAPERS, pieceTemplates, templatePages } from '$lib/core/preparing/templates';
 import type { Template } from '$lib/core/preparing/templates/marks';
 import { OVERLAP_MM } from '$lib/core/preparing/templates/pages';
-import { linesOf } from '$lib/core/reading/papers/paper';
+import { linesOf } from '$lib/core/reading/pages';
 import { readPdf, sheetPdf, templatesPdf, templatesSvg } from '$lib/files';
 import { Face } from '$lib/files/pdfFonts';
 import { printable, wrapped } from '$lib/files/pdfText';

@@ -1,5 +1,5 @@
 import { type DrawingReading, readSvg } from '$lib/core/reading/drawings';
-import type { Paper } from '$lib/core/reading/papers';
+import type { Paper } from '$lib/core/reading/pages';
 import { kindOf, textOf } from './kind';
 import { LIMITS, sizeWords } from './limits';
 import { readPdf } from './readPdf';

@@ -1,4 +1,4 @@
-import type { Page, Paper, PaperWord } from '$lib/core/reading/papers';
+import type { Page, Paper, PaperWord } from '$lib/core/reading/pages';
 import { LIMITS } from './limits';
 
 export type PdfReading =
@@ -10,6 +10,7 @@ interface TextItem {
   str: string;
   width: number;
   height: number;
+  fontName: string;
   transform: unknown[];
 }
 
@@ -55,10 +56,9 @@ export async function readPdf(
         };
       }
       const page = await pdf.getPage(number);
-      const { width, height, transform } = page.getViewport({ scale: 1 });
       const content = await page.getTextContent();
-      const words = content.items.flatMap((item) => ('str' in item ? (wordOf(item, transform) ?? []) : []));
-      pages.push({ width, height, words });
+      const items = content.items.filter((item) => 'str' in item);
+      pages.push(uprightPage(items, page.getViewport({ scale: 1 })));
       page.cleanup();
     }
     if (pages.every(({ words }) => words.length === 0)) {
@@ -87,19 +87,56 @@ export async function readPdf(
   }
 }
 
-/** Where a text item stands, as seen on the page; upright text only. */
-function wordOf(item: TextItem, page: number[]): PaperWord | undefined {
+/** How text runs on a page: to the right, upwards, downwards, or upside down. */
+type Direction = 'right' | 'up' | 'down' | 'left';
+
+/**
+ * The words of a page in the direction most of them run, turned upright; text that runs another way, up a margin, is no row of
+ * a chart.
+ */
+function uprightPage(
+  items: readonly TextItem[],
+  { width, height, transform }: { width: number; height: number; transform: number[] }
+): Page {
+  const words = items.flatMap((item) => wordOf(item, transform) ?? []);
+  const letters: Record<Direction, number> = { right: 0, up: 0, down: 0, left: 0 };
+  for (const { word, direction } of words) letters[direction] += word.text.length;
+  const main = (Object.keys(letters) as Direction[]).reduce((most, each) =>
+    letters[each] > 2 * letters[most] ? each : most
+  );
+  const turned = (word: PaperWord): PaperWord => {
+    switch (main) {
+      case 'right':
+        return word;
+      case 'up':
+        return { ...word, x: height - word.y, y: word.x };
+      case 'down':
+        return { ...word, x: word.y, y: width - word.x };
+      case 'left':
+        return { ...word, x: width - word.x, y: height - word.y };
+    }
+  };
+  const isSideways = main === 'up' || main === 'down';
+  return {
+    width: isSideways ? height : width,
+    height: isSideways ? width : height,
+    words: words.filter(({ direction }) => direction === main).map(({ word }) => turned(word))
+  };
+}
+
+/** Where a text item begins on the page as it is shown, and which way it runs. */
+function wordOf(item: TextItem, page: number[]): { word: PaperWord; direction: Direction } | undefined {
   if (item.str.trim() === '') return undefined;
   const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = item.transform as number[];
   const [pa = 1, pb = 0, pc = 0, pd = -1, pe = 0, pf = 0] = page;
   const height = Math.hypot(c, d) || item.height || 10;
-  // Text that runs up a margin is no row of a chart.
-  const along = [pa * a + pc * b, pb * a + pd * b] as const;
-  if (Math.abs(along[1]) > Math.abs(along[0])) return undefined;
+  const [along, down] = [pa * a + pc * b, pb * a + pd * b];
+  const direction =
+    Math.abs(down) > Math.abs(along) ? (down < 0 ? 'up' : 'down') : along < 0 ? 'left' : 'right';
   const x = pa * e + pc * f + pe;
   const y = pb * e + pd * f + pf;
   if (![x, y, item.width].every(Number.isFinite)) return undefined;
-  return { text: item.str, x, y, width: item.width, height };
+  return { word: { text: item.str, x, y, width: item.width, height, font: item.fontName }, direction };
 }
 
 type Library = typeof import('pdfjs-dist/legacy/build/pdf.mjs');

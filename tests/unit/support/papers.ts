@@ -1,4 +1,4 @@
-import type { Paper, PaperWord } from '$lib/core/reading/papers';
+import type { Paper, PaperWord } from '$lib/core/reading/pages';
 
 /** A word set 10 high; its width is what a plain type takes. */
 export function word(text: string, x: number, y: number, height = 10): PaperWord {

@@ -12,7 +12,8 @@
     withPaperNotes
   } from '$lib/core/reading/matching';
   import { inSchool } from '$lib/core/craft/sequence';
-  import { chosenOutline, textOf } from '$lib/core/reading/papers';
+  import { textOf } from '$lib/core/reading/pages';
+  import { chosenOutline } from '$lib/core/reading/papers';
   import { addItem, freshId, getShop, importItem, live, changeShop } from '$lib/data';
   import { toast } from 'svelte-sonner';
   import BringStage from './BringStage.svelte';

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { ExpectedStop } from '$lib/core/craft/sequence';
   import type { Alignment } from '$lib/core/reading/matching';
-  import { colourOf, type ReadRow, UNKNOWN_COLOUR } from '$lib/core/reading/papers';
+  import { colourOf, UNKNOWN_COLOUR } from '$lib/core/reading/evidence';
+  import type { ReadRow } from '$lib/core/reading/papers';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { Pin } from '@lucide/svelte';
   import { DropdownMenu } from 'bits-ui';

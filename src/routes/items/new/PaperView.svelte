@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Paper, Place } from '$lib/core/reading/papers';
+  import type { Paper, Place } from '$lib/core/reading/pages';
 
   /** A maker’s paper as text in its places, one row of it marked. */
   interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
   import { Role, ROLE_WORDS, ROLES } from '$lib/core/documents/item';
-  import { colourOf, UNKNOWN_COLOUR } from '$lib/core/reading/papers';
+  import { colourOf, UNKNOWN_COLOUR } from '$lib/core/reading/evidence';
   import Swatch from '$lib/ui/Swatch.svelte';
   import type { Snippet } from 'svelte';
   import type { Papers } from './papers.svelte';

@@ -1,12 +1,12 @@
 import type { Path } from '$lib/core/base/geometry';
 import type { Role } from '$lib/core/documents/item';
 import type { DrawingReading } from '$lib/core/reading/drawings';
+import type { Paper } from '$lib/core/reading/pages';
 import {
   type ChartReading,
   drawnAround,
   type Instruction,
   outlineChoices,
-  type Paper,
   readChart,
   readPaper,
   type ReadRow,

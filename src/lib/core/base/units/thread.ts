@@ -5,14 +5,16 @@ const METRES: Record<string, number> = {
   cm: 0.01,
   mm: 0.001,
   in: MM_PER_INCH / 1000,
-  ft: 0.3048
+  ft: 0.3048,
+  yd: 0.9144
 };
 const SPELLED: [RegExp, string][] = [
   [/^(?:millimet(?:re|er)s?|mm)$/, 'mm'],
   [/^(?:centimet(?:re|er)s?|cm)$/, 'cm'],
   [/^(?:met(?:re|er)s?|m)$/, 'm'],
   [/^(?:inch(?:es)?|in\.?|"|″)$/, 'in'],
-  [/^(?:feet|foot|ft\.?|'|′)$/, 'ft']
+  [/^(?:feet|foot|ft\.?|'|′)$/, 'ft'],
+  [/^(?:yards?|yds?\.?)$/, 'yd']
 ];
 
 /**

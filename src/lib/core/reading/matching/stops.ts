@@ -1,6 +1,7 @@
 import { type DetailColour, edgePhases, type ExpectedStop, type Pattern } from '$lib/core/craft/sequence';
 import type { CountSource, Phase, Stop } from '$lib/core/documents/item';
-import { colourOf, type ReadRow } from '$lib/core/reading/papers';
+import { colourOf } from '$lib/core/reading/evidence';
+import type { ReadRow } from '$lib/core/reading/papers';
 import type { ChartInput } from './input';
 import type { Built } from './remarks';
 import { capitalised, type ThreadRack } from './threadRack';

@@ -1,5 +1,5 @@
 import { comparedName, type Thread } from '$lib/core/documents/item';
-import { UNKNOWN_COLOUR } from '$lib/core/reading/papers';
+import { UNKNOWN_COLOUR } from '$lib/core/reading/evidence';
 
 /** Threads by name, each once. */
 export class ThreadRack {

@@ -1,13 +1,19 @@
 import type { ChartRow, Stitched } from '$lib/core/documents/item';
-import { hasBlocks, readBlocks } from './blocks';
+import { guessRole, type RoleGuess } from '$lib/core/reading/evidence';
+import {
+  delimitedLines,
+  linesOf,
+  linesOfText,
+  type Paper,
+  type PaperLine,
+  type Place,
+  placeOf,
+  rewritten
+} from '$lib/core/reading/pages';
+import { bestCandidate, type Candidate } from './candidates';
 import { isSummary, type PaperFacts, readFacts } from './facts';
 import { type Instruction, readInstructions } from './instructions';
-import { linesOf, linesOfText, type Paper, type PaperLine } from './paper';
-import { readByHeading, readByShape } from './readLine';
-import { guessRole, type RoleGuess } from './roleGuess';
-import { BESIDE, type Place, type RowLine, tableRows } from './rows';
 import { type MeaningGuess, threadMeaning } from './threadMeaning';
-import { turnedTables } from './turned';
 
 /** A row of a chart with the role it seems to have, and the lines of the paper it stood on. */
 export type ReadRow = ChartRow &
@@ -61,9 +67,13 @@ const MAX_CHART_LINES = 2000;
  * //   role: 'placement', confidence: 0.95 }
  */
 export function readChart(text: string, setAside: readonly number[] = []): ChartReading {
-  const lines = text.slice(0, MAX_CHART_CHARACTERS).split(/\r\n|\r|\n/);
+  const lines = text
+    .slice(0, MAX_CHART_CHARACTERS)
+    .replace(/^\ufeff/, '')
+    .split(/\r\n|\r|\n/);
   const cut = text.length > MAX_CHART_CHARACTERS || lines.length > MAX_CHART_LINES;
-  return readLines(linesOfText(lines.slice(0, MAX_CHART_LINES)), setAside, cut);
+  const some = lines.slice(0, MAX_CHART_LINES);
+  return readLines([linesOfText(some), ...delimitedLines(some.join('\n'))], setAside, cut);
 }
 
 /**
@@ -78,13 +88,13 @@ export function readPaper(
 ): ChartReading {
   const lines = linesOf(paper).map((line): PaperLine => {
     const text = corrections[line.line];
-    const [corrected] = text === undefined ? [] : linesOfText([text]);
-    return corrected ? { ...line, text: corrected.text, cells: corrected.cells } : line;
+    return text === undefined ? line : rewritten(line, text);
   });
-  return readLines(lines.slice(0, MAX_CHART_LINES), setAside, lines.length > MAX_CHART_LINES);
+  return readLines([lines.slice(0, MAX_CHART_LINES)], setAside, lines.length > MAX_CHART_LINES);
 }
 
-function readLines(all: PaperLine[], setAside: readonly number[], cut: boolean): ChartReading {
+function readLines(views: readonly PaperLine[][], setAside: readonly number[], cut: boolean): ChartReading {
+  const all = views[0] ?? [];
   const textOf = new Map(all.map(({ line, text }) => [line, text]));
   const problems: ChartProblem[] = [];
   const report = (line: number, kind: ChartProblem['kind'], message: string): void => {
@@ -92,58 +102,29 @@ function readLines(all: PaperLine[], setAside: readonly number[], cut: boolean):
     problems.push({ line, column: text.length - text.trimStart().length + 1, text, kind, message });
   };
   const aside = all.filter(({ line }) => setAside.includes(line)).map(({ line, text }) => ({ line, text }));
-  const filled = all.filter(
-    ({ line, text, cells }) =>
-      cells.length > 0 && !setAside.includes(line) && text.trim() !== '' && !/^[\s\-=_|+:.·•*]+$/.test(text)
+  const used = (lines: readonly PaperLine[]): PaperLine[] =>
+    withoutFurniture(lines.filter(({ line, tokens }) => tokens.length > 0 && !setAside.includes(line)));
+  const best = bestCandidate(views.map(used));
+  const rows = best ? rowsOf(best) : [];
+  const kept = rows.filter(({ line }) => !setAside.includes(line));
+  aside.push(
+    ...rows
+      .filter(({ line }) => setAside.includes(line))
+      .map(({ line, number, name }) => ({ line, text: `${number ?? ''}  ${name}`.trim() }))
   );
-  const { instructions, rest } = readInstructions(withoutFurniture(filled));
-  const body = rest.filter(({ text }) => !isSummary(text));
-  const turned = turnedTables(body);
-  const { rows: found, unread } =
-    turned ?? (hasBlocks(body) ? readBlocks(body) : { rows: tableRows(body), unread: [] });
 
-  const rows: (ChartRow & Pick<ReadRow, 'lines' | 'place'> & { lines: number[] })[] = [];
-  const notRead: PaperLine[] = [...unread, ...rest.filter((line) => !body.includes(line))];
-  for (const row of found) {
-    if (setAside.includes(row.line)) {
-      aside.push({ line: row.line, text: row.cells.join('  ') });
-      continue;
-    }
-    const read = readRow(row);
-    if (!read) {
-      notRead.push(...rest.filter(({ line }) => row.lines.includes(line)));
-      continue;
-    }
-    rows.push({
-      line: row.line,
-      lines: row.lines,
-      ...(row.place && { place: row.place }),
-      ...clipped(read.row)
-    });
-    for (const message of read.doubts) report(row.line, 'doubt', message);
-  }
-
-  const taken = new Set(rows.flatMap(({ lines }) => lines));
-  const { facts, lines: factLines, doubts } = readFacts(rest, (line) => taken.has(line));
+  const taken = new Set(kept.flatMap(({ lines }) => lines));
+  const filled = used(all).filter(({ text }) => !/^[\s\-=_|+:.·•*]+$/.test(text));
+  const { instructions, rest } = readInstructions(filled.filter(({ line }) => !taken.has(line)));
+  const { facts, lines: factLines, doubts } = readFacts(rest, () => false);
   for (const { line, message } of doubts) report(line, 'doubt', message);
-  for (const line of notRead) {
-    if (!factLines.has(line.line)) report(line.line, 'not-understood', whyNot(line.text));
-  }
-
-  const numbered = rows.filter(({ number }) => number !== null).length;
-  if (numbered * 2 > rows.length) {
-    for (const { line } of rows.filter(({ number }) => number === null)) {
-      // In a chart that numbers its stops, a line without a number is a remark that happens to end in one.
-      rows.splice(
-        rows.findIndex((row) => row.line === line),
-        1
-      );
-      problems.splice(0, problems.length, ...problems.filter((problem) => problem.line !== line));
-      report(line, 'not-understood', NO_NUMBER);
-    }
-  }
-
-  for (const { line, message } of doubtsAcrossRows(rows, facts)) report(line, 'doubt', message);
+  const heads = new Set(best?.grid.heads?.map(({ line }) => line));
+  for (const { line, text } of rest)
+    if (!factLines.has(line) && !heads.has(line) && !isSummary(text))
+      report(line, 'not-understood', whyNot(text));
+  const [first] = kept;
+  if (best && first && !best.fitted.unitSeen) report(first.line, 'doubt', NO_UNIT);
+  for (const { line, message } of doubtsAcrossRows(kept, facts)) report(line, 'doubt', message);
   if (cut) {
     report(
       all.length,
@@ -151,7 +132,7 @@ function readLines(all: PaperLine[], setAside: readonly number[], cut: boolean):
       `This is longer than a colour chart: only the first ${MAX_CHART_LINES} lines are read.`
     );
   }
-  const guessed = withRoles(rows);
+  const guessed = withRoles(kept);
   return {
     rows: guessed,
     problems,
@@ -161,6 +142,52 @@ function readLines(all: PaperLine[], setAside: readonly number[], cut: boolean):
     thread: threadMeaning(guessed),
     setAside: aside
   };
+}
+
+/** Rows that share a line of the paper are told apart by this much in their line number. */
+const BESIDE = 10_000;
+const NO_UNIT = 'The thread lengths name no unit; they are read as what fits their stitches best.';
+
+/** The rows of a reading, with the lines they stood on; a chart that prints no numbers counts its stops in their order. */
+function rowsOf({ grid, fitted }: Candidate): (ChartRow & { lines: number[]; place?: Place })[] {
+  const seen = new Map<number, number>();
+  const rows = fitted.rows.map(({ at, number, name, colour, stitches, metres }) => {
+    const parts = grid.records[at]?.parts ?? [];
+    const first = parts[0]?.line ?? 0;
+    const beside = seen.get(first) ?? 0;
+    seen.set(first, beside + 1);
+    const place = placeOf(parts);
+    return {
+      line: first + beside * BESIDE,
+      lines: [...new Set(parts.map(({ line }) => line))],
+      ...(place && { place }),
+      number,
+      name: tidy(name).slice(0, 200),
+      colour: tidy(colour).slice(0, 120),
+      stitches,
+      threadMetres: metres
+    };
+  });
+  if (rows.every(({ number }) => number === null)) {
+    // Cards without numbers are read line by line of the page, as words are.
+    const ordered = grid.layout === 'cards' ? [...rows].sort((a, b) => down(a.place) - down(b.place)) : rows;
+    return ordered.map((row, at) => ({ ...row, number: at + 1 }));
+  }
+  const numbers = rows.flatMap(({ number }) => (number === null ? [] : [number]));
+  const sorts = grid.layout === 'cards' || grid.layout === 'turned' || seen.size < rows.length;
+  return sorts && new Set(numbers).size === rows.length
+    ? rows.sort((a, b) => (a.number ?? 0) - (b.number ?? 0))
+    : rows;
+}
+
+/** How far down a paper a place is; those of one height from left to right. */
+function down(place: Place | undefined): number {
+  return place ? place.page * 1e7 + Math.round((place.y + place.height / 2) / 6) * 1e4 + place.x : 0;
+}
+
+/** Marks left over between words, as the dash of "Placement - 120". */
+function tidy(text: string): string {
+  return text.replace(/^[\s\-–—:,;.]+|[\s\-–—:,;]+$/g, '').replace(/\s+/g, ' ');
 }
 
 /** Rows with the roles their words and their order suggest. */
@@ -178,28 +205,23 @@ function withRoles<Row extends ChartRow>(rows: Row[]): (Row & RoleGuess)[] {
   );
 }
 
-const NO_NUMBER = 'The other rows have a stop number, this line has none. Put one in front if it is a stop.';
+/** How many lines at the top and the foot of a page may be what every page repeats. */
+const EDGE_LINES = 2;
 
-function readRow({ cells, heading }: RowLine): ReturnType<typeof readByShape> {
-  return (heading && cells.length >= 2 ? readByHeading(cells, heading) : undefined) ?? readByShape(cells);
-}
-
-/** Takes out what every page repeats, and the numbers of pages. */
-function withoutFurniture(lines: PaperLine[]): PaperLine[] {
-  const isPaged = lines.some(({ page }) => page > 0);
-  const key = ({ text, y }: PaperLine): string => `${text} ${Math.round(y / 4)}`;
-  const pagesOf = new Map<string, Set<number>>();
-  for (const line of lines) pagesOf.set(key(line), (pagesOf.get(key(line)) ?? new Set()).add(line.page));
-  return lines.filter(
-    (line) =>
-      !/^\W*(?:page|sheet)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\W*$/i.test(line.text) &&
-      (!isPaged || /\d{2}/.test(line.text) || (pagesOf.get(key(line))?.size ?? 0) < 2 || isHeadingLike(line))
-  );
-}
-
-/** A heading is repeated on every page for a reason. */
-function isHeadingLike({ cells }: PaperLine): boolean {
-  return cells.length >= 2;
+/** Takes out what every page repeats once at its edge, and the numbers of pages; a heading is repeated for a reason. */
+function withoutFurniture(all: PaperLine[]): PaperLine[] {
+  const lines = all.filter(({ text }) => !/^\W*(?:page|sheet)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\W*$/i.test(text));
+  const pages = [...new Set(lines.map(({ page }) => page))];
+  const edges = pages.flatMap((page) => {
+    const own = lines.filter((line) => line.page === page);
+    return own.filter((_, at) => at < EDGE_LINES || at >= own.length - EDGE_LINES);
+  });
+  const isRepeated = ({ text, cells, y }: PaperLine): boolean => {
+    if (cells.length > 1 || /\d{2}/.test(text)) return false;
+    const there = edges.filter((edge) => edge.text === text && Math.abs(edge.y - y) < 3);
+    return there.length > 1 && lines.filter((line) => line.text === text).length === there.length;
+  };
+  return lines.filter((line) => !isRepeated(line));
 }
 
 /** Doubts that only several rows together show: numbers out of order or twice, a total that differs. */
@@ -242,8 +264,4 @@ function whyNot(text: string): string {
   if (!/\d/.test(text)) return 'There is no stitch count in this line. Is it a heading or a note?';
   if (!/\p{L}/u.test(text)) return 'There is no name or colour in this line.';
   return 'This does not read as number, name, colour, stitches. Put the stitch count after the words.';
-}
-
-function clipped(row: Omit<ChartRow, 'line'>): Omit<ChartRow, 'line'> {
-  return { ...row, name: row.name.slice(0, 200), colour: row.colour.slice(0, 120) };
 }

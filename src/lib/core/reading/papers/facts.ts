@@ -1,6 +1,6 @@
 import { metresPer, MM_PER_INCH } from '$lib/core/base/units';
-import { readCount, readThreadLength } from './numbers';
-import type { PaperLine } from './paper';
+import { readCount, readThreadLength } from '$lib/core/reading/evidence';
+import type { PaperLine } from '$lib/core/reading/pages';
 
 /** What a paper says of the whole design; null where it does not. Size in mm, thread in metres. */
 export interface PaperFacts {

@@ -1,5 +1,4 @@
-import type { PaperLine } from './paper';
-import { readByShape } from './readLine';
+import type { PaperLine } from '$lib/core/reading/pages';
 
 /** A numbered sentence of an instruction sheet. */
 export interface Instruction {
@@ -53,9 +52,7 @@ function isSentence(body: string, text: string, { cells }: PaperLine): boolean {
   if (cells.length > 2) return false;
   const words = body.split(/\s+/);
   if (words.length < 2) return false;
-  const row = readByShape(cells.map((cell) => cell.text)) ?? readByShape([text]);
-  const isRow = row !== undefined && ((row.row.stitches ?? 0) >= 20 || row.row.threadMetres !== null);
-  if (isRow || /\d\s*(?:stitches|sts)\b/i.test(text)) return false;
+  if (/\d\s*(?:stitches|sts)\b/i.test(text)) return false;
   return ORDERS.test(body)
     ? words.length >= 3 || /[.!]$/.test(body)
     : words.length >= 4 && /[.!]$/.test(body);

@@ -13,8 +13,8 @@ import {
   type Stitches
 } from '$lib/core/stitching/stitches';
 import type { ReadRow } from './chart';
-import { shelfName } from './colour';
-import { guessRole } from './roleGuess';
+import { shelfName } from '$lib/core/reading/evidence';
+import { guessRole } from '$lib/core/reading/evidence';
 
 /** Width of satin laid along a drawn line, mm. */
 const SATIN_MM = 4;

@@ -4,7 +4,7 @@
   import { constructionOf } from '$lib/core/craft/constructions';
   import type { Item } from '$lib/core/documents/item';
   import { align, type FixedMatch, inPatternOrder, withChart } from '$lib/core/reading/matching';
-  import { textOf } from '$lib/core/reading/papers';
+  import { textOf } from '$lib/core/reading/pages';
   import { changeItem, itemOnBench, live } from '$lib/data';
   import BringStage from '../../new/BringStage.svelte';
   import MatchStage from '../../new/MatchStage.svelte';

@@ -25,12 +25,6 @@ const HEADINGS: [pattern: RegExp, field: Field][] = [
   ]
 ];
 
-/** What a heading row says: the field of each cell, and the unit of thread where it names one. */
-export interface Heading {
-  fields: (Field | undefined)[];
-  threadUnit: string | undefined;
-}
-
 /**
  * The field that one cell of a heading names, with the unit of thread where it says one.
  *
@@ -51,26 +45,4 @@ export function columnOf(cell: string): { field: Field; unit?: string } | undefi
   if (field === 'thread' && /^met(?:re|er)s$/.test(bare)) return { field, unit: 'm' };
   if (field === 'thread' && /^(?:feet|inches)$/.test(bare)) return { field, unit: bare };
   return { field };
-}
-
-/**
- * Reads a row of cells as a heading.
- *
- * @returns undefined unless at least two cells are headings and none is a number
- *
- * @example
- * readHeading(['No', 'Name', 'Stitches', 'Length (m)'])?.threadUnit // 'm'
- */
-export function readHeading(cells: string[]): Heading | undefined {
-  const columns = cells.map(columnOf);
-  const fields = columns.map((column) => column?.field);
-  // "Thread" beside "Colour" heads the length, unless there is one; alone it heads the colour.
-  if (fields.filter((field) => field === 'colour').length === 2) {
-    const at = cells.findIndex((cell) => cell.trim().toLowerCase() === 'thread');
-    if (at >= 0) fields[at] = fields.includes('thread') ? undefined : 'thread';
-  }
-  const known = fields.filter((field) => field !== undefined);
-  if (known.length < 2 || new Set(known).size !== known.length) return undefined;
-  if (cells.some((cell) => /^\d/.test(cell.trim()))) return undefined;
-  return { fields, threadUnit: columns.find((column) => column?.unit !== undefined)?.unit };
 }

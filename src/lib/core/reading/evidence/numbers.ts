@@ -46,14 +46,6 @@ export function readThreadLength(text: string, headingUnit?: string): ReadLength
   return factor === undefined ? undefined : { metres: round6(value * factor), unitSeen: true };
 }
 
-/**
- * Reads the number of a stop: `3`, `3.`, `3)`, `#3`, `Stop 3`.
- */
-export function readStopNumber(text: string): number | undefined {
-  const found = /^(?:#|no\.?|nr\.?|stop|step|colou?r|c)?\s*#?(\d{1,3})\s*[.):]?$/i.exec(text.trim());
-  return found?.[1] === undefined ? undefined : Number(found[1]);
-}
-
 function round6(value: number): number {
   return Math.round(value * 1e6) / 1e6;
 }

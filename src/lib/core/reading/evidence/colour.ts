@@ -110,7 +110,18 @@ export function shelfName(hex: string): string {
   return apart.reduce((best, each) => (each[1] < best[1] ? each : best))[0];
 }
 
+/** Names looked up before; papers say the same few words again and again. */
+const LOOKED_UP = new Map<string, string | undefined>();
+const MOST_WORDS = 5000;
+
 function toHex(word: string): string | undefined {
+  if (LOOKED_UP.has(word)) return LOOKED_UP.get(word);
+  const hex = namedHex(word);
+  if (LOOKED_UP.size < MOST_WORDS) LOOKED_UP.set(word, hex);
+  return hex;
+}
+
+function namedHex(word: string): string | undefined {
   // Names only: the parser would take "face" or "bad" for the digits of a hex colour.
   if (!/^[a-z]{3,}$/.test(word) || /^[a-f]+$/.test(word) || word === 'transparent') return undefined;
   const parsed = parse(word);
