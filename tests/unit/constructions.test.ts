@@ -256,7 +256,8 @@ describe('every construction', () => {
           // Every row of the chart is stitched, in chart order the first time it runs.
           const first = [...new Set(stitched)].filter((id) => /^stop-\d+$/.test(id));
           expect(first).to.deep.equal(lines.map((_, at) => `stop-${at + 1}`));
-        })
+        }),
+        { numRuns: 40 }
       );
     });
     const length = construction.questions.find(({ kind }) => kind === 'length');

@@ -16,7 +16,7 @@ function named(column: Column, field: Field): number {
 export function numberScore(column: Column): number {
   const known = column.numbers.filter((number) => number !== undefined).length / column.numbers.length;
   if (known < 0.7) return -Infinity;
-  return known * (1.3 * column.counting - 0.25) + named(column, 'number');
+  return known * (1.3 * column.counting - 0.45) + named(column, 'number');
 }
 
 /** A reading of a column as counts of stitches. */
@@ -111,6 +111,8 @@ export function lengthFit(
   // Whole numbers without a unit may be anything; a few of them are no lengths, and numbers that count up are none.
   const whole = column.writings.every(({ decimal }) => decimal === null);
   if (!said && whole && (column.texts.length < 4 || column.counting >= 0.5)) return undefined;
+  if (column.writings.some((writing) => isRunning(valuesIn(column, writing), counts.values)))
+    return undefined;
   const fits = column.writings.flatMap((writing) =>
     (said
       ? [column.namedUnit ?? unitElsewhere ?? 'm']
@@ -137,6 +139,18 @@ export function lengthFit(
         named(column, 'thread')
     }
   );
+}
+
+/** Whether figures only add the counts up from row to row. */
+function isRunning(
+  values: readonly (number | undefined)[],
+  counts: readonly (number | undefined)[]
+): boolean {
+  let sum = 0;
+  return values.every((value, at) => {
+    sum += counts[at] ?? 0;
+    return value === sum;
+  });
 }
 
 function inMetres(value: number, unit: string): number | undefined {

@@ -84,14 +84,28 @@ export function withoutFragments(
     const isUnit = filled.every((text) => text === filled[0] && /^\p{L}{1,9}\.?$|^["″%]$/u.test(text));
     const leans = cells.every((row) => row[at] === '' || row[at - 1] !== '');
     const follows = cells.every((row) => row[at] === '' || /\d$/.test(row[at - 1] ?? ''));
-    if (
-      last &&
-      white < BLANK * height &&
-      leans &&
-      ((isUnit && follows) || filled.length < 0.5 * lines.length)
-    )
-      last.to = column.to;
+    const isOne = (isUnit && follows) || (filled.length < 0.5 * lines.length && !isThousands(cells, at));
+    const joins = (leans && isOne) || isPrefix(cells, at) || isThousands(cells, at - 1);
+    if (last && white < BLANK * height && joins) last.to = column.to;
     else merged.push({ ...column });
   });
   return merged;
+}
+
+/** Whether the column before this one holds the same few capitals in every cell, which begin the figures of this one: a code. */
+function isPrefix(cells: readonly (readonly string[])[], at: number): boolean {
+  const before = cells.map((row) => row[at - 1] ?? '').filter((text) => text !== '');
+  return (
+    before.every((text) => text === before[0] && /^\p{Lu}{1,3}$/u.test(text)) &&
+    cells.some((row) => /^\d/.test(row[at] ?? ''))
+  );
+}
+
+/** Whether a column holds only the thousands of the figures beside it: `1` before `699 st`. */
+function isThousands(cells: readonly (readonly string[])[], at: number): boolean {
+  const own = cells.filter((row) => (row[at] ?? '') !== '');
+  return (
+    own.length > 0 &&
+    own.every((row) => /^\d{1,3}$/.test(row[at] ?? '') && /^\d{3}(?!\d)/.test(row[at + 1] ?? ''))
+  );
 }

@@ -18,13 +18,16 @@ interface Ends {
 export function raggedOf(lines: readonly PaperLine[], isColour: (text: string) => boolean): Grid[] {
   const ends = lines.flatMap((line) => endsOf(line) ?? []);
   if (ends.length === 0) return [];
-  const most = Math.max(...ends.map(({ figures }) => figures.length));
+  const whole = ends.filter(
+    ({ figures }) => figures.length === Math.max(...ends.map((each) => each.figures.length))
+  );
+  const kinds = (whole[0]?.figures ?? []).map(kindOf);
   const endings = endingsOf(ends);
   const tails = ends.map(({ words }) => tailOf(words, endings, isColour));
   return [
     {
       layout: 'ragged',
-      headings: ['', '', '', ...Array.from({ length: most }, () => '')],
+      headings: ['', '', '', ...kinds.map(() => '')],
       records: ends.map(({ number, words, figures, line }, at): GridRecord => {
         const tail = tails[at] ?? 0;
         return {
@@ -32,13 +35,29 @@ export function raggedOf(lines: readonly PaperLine[], isColour: (text: string) =
             number,
             clean(words.slice(0, words.length - tail).join(' ')),
             words.slice(words.length - tail).join(' '),
-            ...Array.from({ length: most }, (_, figure) => figures[figure] ?? '')
+            ...placedByKind(figures, kinds)
           ],
           parts: [line]
         };
       })
     }
   ];
+}
+
+/** The unit of a figure, by which a figure that is missing leaves its own place empty. */
+const kindOf = (figure: string): string => figure.replace(/[\d.,'’\s]/g, '').toLowerCase();
+
+function placedByKind(figures: readonly string[], kinds: readonly string[]): string[] {
+  if (figures.length === kinds.length) return [...figures];
+  const places = kinds.map(() => '');
+  let from = 0;
+  for (const figure of figures) {
+    const same = kinds.findIndex((kind, at) => at >= from && kind === kindOf(figure));
+    const at = same < 0 ? from : same;
+    if (at < places.length) places[at] = figure;
+    from = at + 1;
+  }
+  return places;
 }
 
 const FIGURE = /^(?:\d[\d.,'’]*)$/;

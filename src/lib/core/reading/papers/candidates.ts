@@ -42,15 +42,10 @@ export function bestCandidate(views: readonly (readonly PaperLine[])[]): Candida
 }
 
 /** Whether a reading leaves nothing to look for: nearly every line with figures is a row, and all of it fits together. */
-function isPlain({ lines, fitted: { rows, score, evidence } }: Candidate): boolean {
-  const figured = lines.filter(({ text }) => /\d/.test(text)).length;
-  return (
-    rows.length >= 4 &&
-    rows.length >= 0.8 * figured &&
-    score > 4 &&
-    evidence.counting &&
-    evidence.thread === 1
-  );
+function isPlain({ grid, lines, fitted }: Candidate): boolean {
+  const { rows, score, evidence } = fitted;
+  const fits = evidence.counting && evidence.thread === 1 && (evidence.codes || evidence.colours > 0.4);
+  return rows.length >= 4 && score > 5.5 && fits && explained(grid, fitted, lines) > 0.8;
 }
 
 /** How far a structure is to be trusted: what white and places show tells more than the order of words. */
