@@ -41,9 +41,9 @@ describe('figures of a column', () => {
 
 describe('what a column is', () => {
   it('is seen by numbers that count up, in the order of the page or of cards beside each other', () => {
-    expect(numberScore(columnFrom('', ['1', '2', '3', '4']))).to.be.greaterThan(0.9);
-    expect(numberScore(columnFrom('', ['1', '4', '2', '5', '3', '6']))).to.be.greaterThan(0.9);
-    expect(numberScore(columnFrom('', ['Stop 1', 'Stop 2', 'Stop 3']))).to.be.greaterThan(0.9);
+    expect(numberScore(columnFrom('', ['1', '2', '3', '4']))).to.be.greaterThan(0.8);
+    expect(numberScore(columnFrom('', ['1', '4', '2', '5', '3', '6']))).to.be.greaterThan(0.8);
+    expect(numberScore(columnFrom('', ['Stop 1', 'Stop 2', 'Stop 3']))).to.be.greaterThan(0.8);
     expect(numberScore(columnFrom('', ['5', '2', '5', '2']))).to.be.lessThan(0);
   });
   it('is seen by counts that add up to a figure on the paper', () => {
