@@ -134,6 +134,7 @@ test('go anywhere by name', async ({ page }) => {
   await loadDemo(page);
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder('Go to a room or an item').fill('lamp');
+  await expect(page.getByRole('option', { name: /lamp/i }).first()).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/items\/lamp-patch/);
 });

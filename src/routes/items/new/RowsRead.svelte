@@ -45,11 +45,20 @@
   const aside = (line: number, away: boolean): void => {
     papers.setAside = away ? [...papers.setAside, line] : papers.setAside.filter((other) => other !== line);
   };
-  /** Lines that only hold words are many on a paper, and seldom stops. */
+  /** What stands among the rows and holds a figure may be a row; headings, footers and letters are quiet until asked for. */
   let showAll = $state(false);
   const FEW = 3;
-  const isPaper = $derived(source.kind === 'paper');
-  const shown = $derived(isPaper && !showAll ? unread.slice(0, FEW) : unread);
+  const loud = $derived.by(() => {
+    if (source.kind === 'drawing' || source.kind === 'list' || unread.length <= FEW - rows.length)
+      return unread;
+    const taken = rows.flatMap((row) => row.lines ?? [row.line]);
+    const [from, to] = [Math.min(...taken) - 1, Math.max(...taken) + 1];
+    return unread.filter(({ line, text }) => line !== null && line >= from && line <= to && /\d/.test(text));
+  });
+  const shown = $derived(showAll ? unread : loud);
+  const quiet = $derived(unread.length - shown.length);
+  /** A letter, a bill, a list of parts: nothing in it is a chart. */
+  const isNone = $derived(rows.length === 0 && unread.length > FEW && papers.instructions.length === 0);
 </script>
 
 <section aria-label="What was read" class="flex min-w-0 flex-col">
@@ -58,6 +67,11 @@
     <p class="mt-2 max-w-md text-soft">
       Each row becomes a stop, with a guess of what it does. You can correct every guess before anything is
       made.
+    </p>
+  {:else if isNone}
+    <p class="mt-2 max-w-md">
+      This does not look like a colour chart: nothing in it counts the stitches of a stop, so no row is made
+      of it. If it is one, type its rows in, or show its lines and mend them.
     </p>
   {:else}
     <p class="text-soft">
@@ -158,7 +172,7 @@
   {/if}
 
   {#if unread.length > 0}
-    <ul class="mt-4 flex flex-col gap-3" aria-label="Lines not understood">
+    <ul class="flex flex-col gap-3 {shown.length > 0 ? 'mt-4' : ''}" aria-label="Lines not understood">
       {#each shown as problem, at (problem.line ?? -at)}
         <li class="border-l-4 border-warn bg-warn-pale px-4 py-2">
           <p>
@@ -180,9 +194,12 @@
         </li>
       {/each}
     </ul>
-    {#if shown.length < unread.length}
+    {#if quiet > 0}
       <button type="button" class="mt-2 min-h-11 text-left underline" onclick={() => (showAll = true)}
-        >{unread.length - shown.length} more lines were not taken for stops</button
+        >{quiet}
+        {shown.length > 0 ? 'more ' : ''}{quiet === 1
+          ? 'line was not taken for a stop'
+          : 'lines were not taken for stops'}</button
       >
     {/if}
   {/if}
