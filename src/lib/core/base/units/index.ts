@@ -8,6 +8,7 @@ export {
   parseLength,
   roundTo
 } from './length';
+export { median } from './median';
 export { roundUpForCutting } from './rounding';
 export { seeded } from './seeded';
 export { formatThread, metresPer } from './thread';

@@ -34,7 +34,8 @@ const THINGS = {
   }
 } as const;
 type Thing = keyof typeof THINGS;
-const THING_WORDS = Object.fromEntries(
+/** What a maker calls the things. */
+export const THING_WORDS = Object.fromEntries(
   Object.entries(THINGS).map(([key, { label }]) => [key, label])
 ) as Record<Thing, string>;
 
@@ -61,6 +62,21 @@ const CARRIER_WORDS = Object.fromEntries(
   Object.entries(CARRIERS).map(([key, { label }]) => [key, label])
 ) as Record<Carrier, string>;
 
+/** Where a design stands on a thing, mm from its middle, and how the thing is held. */
+export const PLACED_ON_IT = {
+  right: length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
+  towards: length('The design from its middle, towards you', 300, -1500, 1500, 'less than 0: away from you'),
+  mount: choice(
+    'In the hoop',
+    {
+      hooped: 'Hooped with the stabiliser',
+      floated: 'Floated on it and pinned',
+      stuck: 'Stuck on sticky stabiliser'
+    },
+    'floated'
+  )
+};
+
 const fields = {
   thing: choice('What it is', THING_WORDS, 'towel'),
   cloth: material(
@@ -77,17 +93,7 @@ const fields = {
   ),
   width: length('Its own width', 500, 40, 3000),
   height: length('Its own height', 900, 40, 3000),
-  right: length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
-  towards: length('The design from its middle, towards you', 300, -1500, 1500, 'less than 0: away from you'),
-  mount: choice(
-    'In the hoop',
-    {
-      hooped: 'Hooped with the stabiliser',
-      floated: 'Floated on it and pinned',
-      stuck: 'Stuck on sticky stabiliser'
-    },
-    'floated'
-  ),
+  ...PLACED_ON_IT,
   stabiliser: onlyWhere(choice('Stabiliser', CARRIER_WORDS, 'cutaway'), 'mount', 'hooped', 'floated'),
   layers: onlyWhere(count('Layers of stabiliser', 1, 1, 4), 'mount', 'hooped', 'floated'),
   centre: choice('The middle is found', MARK_WORDS, 'crosshair'),

@@ -1,20 +1,10 @@
+import { PLACED_ON_IT, THING_WORDS } from '$lib/core/craft/blocks';
 import { choice, length, material, outline, threads } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
 import { block, outlineOf } from './recipe';
 
 const FIELDS = {
-  thing: choice(
-    'What it goes on',
-    {
-      towel: 'A towel',
-      shirt: 'A shirt',
-      tote: 'A tote bag',
-      cap: 'A cap panel',
-      napkin: 'A napkin',
-      garment: 'The back of a garment'
-    },
-    'towel'
-  ),
+  thing: choice('What it goes on', THING_WORDS, 'towel'),
   cloth: material(
     'Made of',
     {
@@ -31,17 +21,7 @@ const FIELDS = {
   height: length('The design, height', 60, 10, 400),
   ownWidth: length('The thing itself, width', 500, 40, 3000),
   ownHeight: length('The thing itself, height', 900, 40, 3000),
-  right: length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
-  towards: length('The design from its middle, towards you', 300, -1500, 1500, 'less than 0: away from you'),
-  mount: choice(
-    'In the hoop',
-    {
-      hooped: 'Hooped with the stabiliser',
-      floated: 'Floated on it and pinned',
-      stuck: 'Stuck on sticky stabiliser'
-    },
-    'floated'
-  ),
+  ...PLACED_ON_IT,
   basting: choice('Basting box', { yes: 'Stitched first', no: 'None' }, 'yes'),
   colours: threads('Colours, in order', ['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
 };

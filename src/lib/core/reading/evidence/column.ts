@@ -1,4 +1,4 @@
-import { metresPer } from '$lib/core/base/units';
+import { median, metresPer } from '$lib/core/base/units';
 import { colourOf, isColourName } from './colour';
 import { columnOf } from './heading';
 import type { Field } from './fields';
@@ -8,7 +8,6 @@ import {
   figureIn,
   isBlank,
   isDitto,
-  middle,
   stopNumberIn,
   valueOf,
   type Writing,
@@ -91,7 +90,10 @@ export function columnFrom(head: string, cells: readonly string[], labelled = fa
     working: share((text) => guessRole(text, null, 0.5).confidence > 0.6),
     coded: share(isCode),
     differing: new Set(filled.map((text) => text.toLowerCase())).size / Math.max(1, filled.length),
-    words: middle(filled.map((text) => text.split(' ').length))
+    words: median(
+      filled.map((text) => text.split(' ').length),
+      0
+    )
   };
 }
 

@@ -1,8 +1,9 @@
+import { median } from '$lib/core/base/units';
 import { assign, type Assignment, type Context } from './assign';
 import { type Column, columnFrom, sharedFirst } from './column';
 import { agreement } from './scores';
 import { SPLITS } from './splits';
-import { isBlank, isDitto, middle, stopNumberIn } from './values';
+import { isBlank, isDitto, stopNumberIn } from './values';
 
 /** A row of a grid as the assignment reads it; `at` is its place among the grid’s records. */
 export interface FittedRow {
@@ -243,9 +244,9 @@ function codesAgree(codes: Column | undefined, colours: Column | undefined): boo
 function sizes(values: readonly (number | undefined)[]): number {
   const known = values.filter((value) => value !== undefined);
   const [least, most] = [Math.min(...known), Math.max(...known)];
-  if (known.length >= 3 && middle(known) >= 80 && most > 6 * least) return 1;
+  if (known.length >= 3 && median(known, 0) >= 80 && most > 6 * least) return 1;
   const alike = known.length >= 3 && most < 1.3 * least && most < 250;
-  return middle(known) < 40 || alike ? -1 : 0;
+  return median(known, 0) < 40 || alike ? -1 : 0;
 }
 
 /** Colours with their codes; a cell left empty, or with a mark for “the same”, takes both from the row above. */

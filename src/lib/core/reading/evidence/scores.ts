@@ -1,7 +1,7 @@
-import { metresPer } from '$lib/core/base/units';
+import { median, metresPer } from '$lib/core/base/units';
 import { type Column, valuesIn } from './column';
 import type { Field } from './fields';
-import { isBlank, middle, type Writing } from './values';
+import { isBlank, type Writing } from './values';
 
 /** Evidence that a column is what its heading says, or is not what another heading says. */
 const NAMED = 0.7;
@@ -51,7 +51,7 @@ export function countFit(column: Column, stated: ReadonlySet<number>): CountFit 
   const known = values.filter((value) => value !== undefined);
   const zeroes = column.figures.filter((figure) => /^0\d/.test(figure?.digits ?? '')).length;
   if (known.length === 0 || zeroes > 0) return undefined;
-  const usual = middle(known);
+  const usual = median(known, 0);
   const sum = known.reduce((total, value) => total + value, 0);
   const isRising = known.length >= 5 && known.every((value, at) => at === 0 || value > (known[at - 1] ?? 0));
   const score =
@@ -164,8 +164,11 @@ function ratioScore(metres: readonly (number | undefined)[], counts: CountFit, {
     return value && stitches ? [Math.log((value * 1000) / stitches)] : [];
   });
   if (logs.length === 0) return -0.3;
-  const usual = middle(logs);
-  const spread = middle(logs.map((log) => Math.abs(log - usual)));
+  const usual = median(logs, 0);
+  const spread = median(
+    logs.map((log) => Math.abs(log - usual)),
+    0
+  );
   const apart = logs.reduce((sum, log) => sum + Math.min(2, Math.abs(log - usual)), 0) / logs.length;
   const off = Math.max(0, Math.log(LEAST_MM) - usual, usual - Math.log(MOST_MM));
   const likely = Math.abs(usual - Math.log(5)) * 0.08;

@@ -86,8 +86,3 @@ export function stopNumberIn(text: string): number | undefined {
   const found = /^(?:\p{L}{1,12}\.?\s?)?#?(\d{1,3})\s?[.):\]]?$/u.exec(text.trim());
   return found?.[1] === undefined ? undefined : Number(found[1]);
 }
-
-/** The value that half of the others lie below. */
-export function middle(values: readonly number[]): number {
-  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-}

@@ -8,6 +8,9 @@ import { byLabels, byNumbers, byWhite, type Unfolded } from './starts';
 /**
  * Records of several lines that come again and again: cards in one column or several, lists with a value a line, entries of
  * two lines. What stands in all of them at the same place is a label; what differs is a value.
+ *
+ * @example
+ * cardsOf(linesOfText(['1', 'Ears', '120 st', '2', 'Rim', '900 st']))[0]?.records[1]?.cells // ['2', 'Rim', '900 st']
  */
 export function cardsOf(lines: readonly PaperLine[]): Grid[] {
   return [...byNumbers(lines), ...byLabels(lines), ...byWhite(lines)].flatMap(

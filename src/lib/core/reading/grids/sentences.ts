@@ -15,6 +15,11 @@ const ANY = /\s*[;,|·•]\s+|\s+[-–—/@]\s+|:\s+|\s*[([]\s*|\s*[)\]]\s*/;
 /**
  * Entries that are told one after another in running text, counted 1, 2, 3: `1) Grey - placement line, 120 st; 2) …`. They may
  * run on over lines; an entry ends where the next begins, with its sentence, or with its paragraph.
+ *
+ * @returns a grid for each mark that may part the values of an entry; none where nothing counts
+ *
+ * @example
+ * sentencesOf(linesOfText(['1) Grey, rim, 120 st; 2) Black, face, 900 st']))[0]?.records.length // 2
  */
 export function sentencesOf(lines: readonly PaperLine[]): Grid[] {
   const counted = entriesOf(lines);

@@ -1,3 +1,4 @@
+import { median } from '$lib/core/base/units';
 import { type PaperLine, partOf } from '$lib/core/reading/pages';
 import { type Segment, segmentsOf } from './segments';
 import { mode, numberedStart } from './grid';
@@ -75,7 +76,7 @@ function raised({ lines, starts }: Unfolded): Unfolded[] {
       const [line, before] = [lines[start - above], lines[start - above - 1]];
       return line && before && line.page === before.page && line.y > before.y ? [line.y - before.y] : [];
     });
-    return gaps.sort((a, b) => a - b)[Math.floor(gaps.length / 2)] ?? 0;
+    return median(gaps, 0);
   };
   const gaps = Array.from({ length: ABOVE + 1 }, (_, above) => white(above));
   const best = gaps.indexOf(Math.max(...gaps));

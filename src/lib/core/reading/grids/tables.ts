@@ -1,3 +1,4 @@
+import { median } from '$lib/core/base/units';
 import type { PaperLine } from '$lib/core/reading/pages';
 import { type Column, columnAt, columnsOf, keepsTo, withoutFragments } from './columns';
 import { type Grid, type GridRecord, hasFigure, joined } from './grid';
@@ -16,6 +17,10 @@ const HEAD_LINES = 4;
  * Tables that may stand on a paper: lines whose figures stand under each other, and the columns that white parts them into.
  *
  * @param lines lines of one column of the paper, from the top down
+ * @returns one grid for each set of rows and each width of white; the caller chooses
+ *
+ * @example
+ * tablesOf(linesOfText(['1  grey   120', '2  white  900'])).some(({ records }) => records[1]?.cells[2] === '900') // true
  */
 export function tablesOf(lines: readonly PaperLine[]): Grid[] {
   return [
@@ -83,7 +88,10 @@ function tableOf(lines: readonly PaperLine[], all: PaperLine[], gap: number): Gr
   let rows = all;
   let columns: Column[] = [];
   for (let round = 0; round < 4; round++) {
-    const height = median(rows.map((line) => line.height));
+    const height = median(
+      rows.map((line) => line.height),
+      1
+    );
     const strict = columnsOf(rows, gap * height);
     // Where single lines reach across the white, it is found without them, and they are no rows.
     const loose = columnsOf(rows, gap * height, Math.floor(rows.length * CROSSING));
@@ -92,7 +100,14 @@ function tableOf(lines: readonly PaperLine[], all: PaperLine[], gap: number): Gr
     if (kept.length === rows.length) break;
     rows = kept;
   }
-  columns = withoutFragments(columns, rows, median(rows.map((line) => line.height)));
+  columns = withoutFragments(
+    columns,
+    rows,
+    median(
+      rows.map((line) => line.height),
+      1
+    )
+  );
   if (rows.length < 2 || columns.length < 2) return undefined;
   const { headings, used } = headingsOf(lines, rows, columns);
   const records = rows.map((line): GridRecord => ({ cells: cellsIn([line], columns), parts: [line] }));
@@ -152,7 +167,8 @@ function runOn(
     rows.flatMap((row, at) => {
       const next = rows[at + 1];
       return row && next && row.page === next.page ? [next.y - row.y] : [];
-    })
+    }),
+    1
   );
   const extra = records.map((): PaperLine[] => []);
   const figured = columns.map((_, at) => {
@@ -246,7 +262,10 @@ export function turnedTablesOf(lines: readonly PaperLine[]): Grid[] {
 
 function turned(band: readonly PaperLine[]): Grid[] {
   return GAPS.slice(1).flatMap((gap): Grid[] => {
-    const height = median(band.map((line) => line.height));
+    const height = median(
+      band.map((line) => line.height),
+      1
+    );
     const columns = columnsOf(band, gap * height);
     const rows = band.map((line) => cellsIn([line], columns));
     const own = columns.slice(1).map((column, at): GridRecord => ({
@@ -268,8 +287,4 @@ function turned(band: readonly PaperLine[]): Grid[] {
       { layout: 'turned', headings: rows.map(() => ''), records: bare }
     ];
   });
-}
-
-function median(values: readonly number[]): number {
-  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 1;
 }

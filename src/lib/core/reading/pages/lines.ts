@@ -1,3 +1,4 @@
+import { median } from '$lib/core/base/units';
 import { cellsOf, type Paper, type PaperLine, type PaperWord, type Token } from './paper';
 
 /** Share of the type’s height by which words of one line may differ in height. */
@@ -19,7 +20,10 @@ export function linesOf({ pages }: Paper): PaperLine[] {
   const lines: PaperLine[] = [];
   pages.forEach(({ words }, page) => {
     for (const row of rowsOf(words)) {
-      const height = median(row.map((word) => word.height));
+      const height = median(
+        row.map((word) => word.height),
+        1
+      );
       const tokens = tokensOf(row);
       if (tokens.length === 0) continue;
       const cells = cellsOf(tokens, height);
@@ -131,8 +135,4 @@ function tokensOf(row: PaperWord[]): Token[] {
   return tokens
     .map((token) => ({ ...token, text: token.text.replace(LEADING, '') }))
     .filter(({ text }) => text !== '');
-}
-
-function median(values: number[]): number {
-  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 1;
 }
