@@ -87,3 +87,70 @@ test('templates are chosen, drawn and printed', async ({ page }) => {
   const printed = await readPdf(new Uint8Array(await readFile(await download.path())));
   expect(printed.ok && printed.paper.pages[0]?.words.some(({ text }) => text === '50 mm')).toBe(true);
 });
+
+test('a house’s own layout: one press puts a column right, the next paper of that house is read so', async ({
+  page
+}) => {
+  const paper = (parts: string[]): string =>
+    [
+      'Nr  Krobi         Vaska               Hul         Dom',
+      ...parts.map((part, at) => {
+        const work = ['placement line', 'tack it down', 'satin border', 'fill', 'edge'][at] ?? '';
+        return `${String(at + 1).padEnd(4)}${part.padEnd(14)}${work.padEnd(20)}${'grey'.padEnd(12)}${120 + 97 * at * at}`;
+      })
+    ].join('\n');
+  await page.goto('/items/new');
+  await page.getByLabel('Paste the colour chart').fill(paper(['Buffer', 'Axle', 'Ears', 'Lamp', 'Wheel']));
+  const table = page.getByRole('table');
+  await expect(table.getByRole('row').nth(1)).toContainText('placement line');
+  await page.getByText('4 of 5 columns of the paper are used').click();
+  await page.getByRole('button', { name: 'Krobi is: left out. Change' }).click();
+  await page
+    .getByRole('group', { name: 'What is this column?' })
+    .getByRole('button', { name: 'Name of the stop' })
+    .click();
+  await expect(table.getByRole('row').nth(3)).toContainText('Ears');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Go on with 5 stops' }).click();
+  await page.getByLabel('Name of the item').fill('Buffer tag');
+  await page.getByLabel('Design by').fill('Halt Designs');
+  await page.getByRole('button', { name: 'Match the chart' }).click();
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Buffer tag' })).toBeVisible();
+
+  await page.goto('/items/new');
+  await page.getByLabel('Paste the colour chart').fill(paper(['Signal', 'Post', 'Ladder', 'Lens']));
+  await expect(page.getByText('Read as you settled it for Halt Designs')).toBeVisible();
+  await expect(table.getByRole('row').nth(4)).toContainText('Lens');
+  await page.getByRole('button', { name: 'Forget that' }).click();
+  await expect(table.getByRole('row').nth(4)).toContainText('fill');
+});
+
+test('from a good paper to its sheet in one press; two sizes on it are two variants; a letter is none', async ({
+  page
+}) => {
+  const rows = (counts: number[]): string =>
+    ['placement  grey', 'tack-down  grey', 'ears  orange', 'outline  grey']
+      .map((words, at) => `${at + 1}  ${words}  ${counts[at]}`)
+      .join('\n');
+  await page.goto('/items/new');
+  await page
+    .getByLabel('Paste the colour chart')
+    .fill(
+      `Fox key tab\n\nSmall (30 x 94 mm)\n${rows([84, 96, 1210, 404])}\n\nLarge (40 x 125 mm)\n${rows([102, 121, 1980, 650])}`
+    );
+  await expect(page.getByText('This paper holds 2 lists')).toBeVisible();
+  await expect(page.getByText('Fox key tab reads like a')).toBeVisible();
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Fox key tab' })).toBeVisible();
+  await expect(page.getByText('Large (40 x 125 mm)').first()).toBeAttached();
+
+  await page.goto('/items/new');
+  await page
+    .getByLabel('Paste the colour chart')
+    .fill(
+      'Dear maker,\nthe 3 tabs of last week were fine.\nPlease send 12 more by Friday.\nThe stall opens at 9.\nGreetings'
+    );
+  await expect(page.getByText('This does not look like a colour chart')).toBeVisible();
+  await expect(page.getByRole('table')).toHaveCount(0);
+});

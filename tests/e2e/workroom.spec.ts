@@ -205,9 +205,14 @@ test('by keyboard alone: a chart becomes a sheet', async ({ page }) => {
   await page.goto('/items/new');
   await page.getByLabel('Paste the colour chart').focus();
   await page.keyboard.insertText('1 placement grey 120\n2 tack-down black 120\n3 outline white 420');
+  await expect(page.getByRole('button', { name: 'Go on with 3 stops' })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'Make the sheet' })).toBeFocused();
   await page.keyboard.press('Tab');
   await expect(page.getByRole('button', { name: 'Go on with 3 stops' })).toBeFocused();
   await page.keyboard.press('Enter');
+  await page.getByRole('radio', { name: 'Snap tab' }).focus();
+  await page.keyboard.press('Space');
   await page.getByLabel('Name of the item').focus();
   await page.keyboard.insertText('Plain tab');
   await page.keyboard.press('Enter');

@@ -144,7 +144,7 @@ describe('charts of the gift stall', () => {
       const sum = rows.reduce((total, [, , , stitches]) => total + stitches, 0);
       if (/total/i.test(text)) continue;
       const dressed = `Gift stall chart\n\n${text}\n\nTotal ${sum}`;
-      const reading = readChart(dressed, [1]);
+      const reading = readChart(dressed, { setAside: [1] });
       expect(
         reading.rows.map(({ stitches }) => stitches),
         text

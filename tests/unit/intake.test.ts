@@ -89,7 +89,7 @@ describe('intake: a pasted chart', () => {
     expect(problems[0]?.message).to.match(/stitch count/);
   });
   it('sets a line aside when the maker says it is no stop, and keeps its text', () => {
-    const reading = readChart('Badger tab\n1 placement grey 120', [1]);
+    const reading = readChart('Badger tab\n1 placement grey 120', { setAside: [1] });
     expect(reading.problems).to.deep.equal([]);
     expect(reading.setAside).to.deep.equal([{ line: 1, text: 'Badger tab' }]);
   });

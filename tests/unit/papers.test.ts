@@ -109,9 +109,11 @@ describe('a paper with positions', () => {
     const paper = paperOf([word('1 face white 9o0', 40, 60), word('2 ears black 70 0.4 m', 40, 80)]);
     expect(readPaper(paper).rows).to.have.length(1);
     expect(
-      readPaper(paper, [], { 1: '1 face white 900' }).rows.map(({ stitches }) => stitches)
+      readPaper(paper, { corrections: { 1: '1 face white 900' } }).rows.map(({ stitches }) => stitches)
     ).to.deep.equal([900, 70]);
-    expect(readPaper(paper, [1]).setAside).to.deep.equal([{ line: 1, text: '1 face white 9o0' }]);
+    expect(readPaper(paper, { setAside: [1] }).setAside).to.deep.equal([
+      { line: 1, text: '1 face white 9o0' }
+    ]);
   });
 });
 

@@ -1,6 +1,7 @@
 export { BatchPlanning } from './BatchPlanning.svelte';
 export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';
+export { PaperReader } from './PaperReader';
 export {
   jobSheetPdfInWorker,
   needleSheetPdfInWorker,

@@ -1,17 +1,21 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { onDestroy } from 'svelte';
   import { Item } from '$lib/core/documents/item';
-  import { defaultSetup, fitIn, hoopFor } from '$lib/core/documents/shop';
+  import { defaultSetup, fitIn, hoopFor, isSameLayout } from '$lib/core/documents/shop';
   import { plan } from '$lib/core/making/plan';
   import {
     align,
     assemble,
     type FixedMatch,
     inPatternOrder,
+    likeliest,
     matchPaper,
+    withLists,
     withPaperNotes
   } from '$lib/core/reading/matching';
   import { inSchool } from '$lib/core/craft/sequence';
+  import { formatSize } from '$lib/core/base/units';
   import { textOf } from '$lib/core/reading/pages';
   import { chosenOutline } from '$lib/core/reading/papers';
   import { addItem, freshId, getShop, importItem, live, changeShop } from '$lib/data';
@@ -28,11 +32,23 @@
 
   type Stage = 'bring' | 'pattern' | 'match';
   let stage = $state<Stage>('bring');
-  const papers = new Papers();
+  const papers = new Papers(() => shop?.layouts ?? []);
+  onDestroy(() => papers.close());
   const hasChart = $derived(papers.rows.length > 0);
   const hasPaper = $derived(hasChart || papers.instructions.length > 0);
 
-  let kind = $state(CONSTRUCTIONS[0]?.kind ?? '');
+  let chosenKind = $state<string | null>(null);
+  /** Every construction with its usual answers, to see which the rows of a chart go with. */
+  const usualPatterns = CONSTRUCTIONS.flatMap((each) => {
+    const usually = each.patternOf(each.defaults);
+    return usually.ok && each.kind !== 'own'
+      ? [{ of: each.kind, name: each.name, pattern: usually.pattern }]
+      : [];
+  });
+  const likely = $derived(
+    hasChart ? likeliest(papers.rows, usualPatterns, papers.reading?.title ?? null)[0] : undefined
+  );
+  const kind = $derived(chosenKind ?? likely?.of ?? CONSTRUCTIONS[0]?.kind ?? '');
   let answers = $state.raw<Record<string, Record<string, unknown>>>({});
   /** Every construction, the maker’s own patterns behind them. */
   const constructions = $derived(withOwn(CONSTRUCTIONS, shop?.patterns ?? []));
@@ -41,9 +57,18 @@
   const usual = $derived(
     construction && inSchool(construction.questions, construction.defaults, shop?.schools ?? {})
   );
-  const given = $derived(answers[kind] ?? usual ?? {});
+  /** A size that the paper states is answered, where the construction asks for one. */
+  const stated = $derived.by(() => {
+    const facts = papers.lists[papers.firstList]?.facts ?? papers.reading?.facts;
+    const asks = ['width', 'height'].every((key) => construction?.questions.some((each) => each.key === key));
+    if (!facts?.size || !asks) return {};
+    return { width: round(facts.size.width), height: round(facts.size.height) };
+  });
+  const round = (mm: number): number => Math.round(mm * 10) / 10;
+  const given = $derived(answers[kind] ?? { ...usual, ...stated });
   const made = $derived(construction?.patternOf(given));
-  let name = $state('');
+  let typedName = $state<string | null>(null);
+  const name = $derived(typedName ?? (hasChart ? (papers.reading?.title ?? '') : ''));
   let house = $state('');
   let machineId = $state('');
   let hoopId = $state('');
@@ -67,6 +92,11 @@
   let fixed = $state.raw<FixedMatch[]>([]);
   const alignment = $derived(align(rows, expected, fixed));
 
+  /** Stops that it needs and the chart does not have. */
+  const needed = $derived(
+    alignment.missing.filter((key) => expected.some((stop) => stop.key === key && !stop.optional))
+  );
+
   const stages = $derived<{ id: Stage; name: string; ready: boolean }[]>([
     { id: 'bring', name: 'Papers', ready: true },
     { id: 'pattern', name: 'Pattern and sizes', ready: true },
@@ -86,7 +116,7 @@
 
   /** The item as it would be made now. */
   const item = $derived.by(() => {
-    if (!made?.ok || stage === 'bring') return undefined;
+    if (!made?.ok || (stage === 'bring' && !hasChart)) return undefined;
     const { source, reading } = papers;
     const text = source.kind === 'text' ? papers.text : source.kind === 'paper' ? textOf(source.paper) : '';
     return assemble(made.pattern, {
@@ -136,10 +166,47 @@
     }
   }
 
+  /** The item with the other lists of its paper as variants. */
+  function withFurther(own: Item): Item {
+    if (!made?.ok || !construction) return own;
+    const further = papers.further.flatMap(({ name: listName, size: its, rows: listRows }, at) => {
+      const overrides =
+        its && 'width' in stated ? { width: round(its.width), height: round(its.height) } : {};
+      const next = construction.patternOf({ ...given, ...overrides });
+      return next.ok
+        ? [{ id: `list-${at + 2}`, name: listName, overrides, rows: listRows, pattern: next.pattern }]
+        : [];
+    });
+    return withLists(own, made.pattern, further);
+  }
+
+  /** What was settled about the columns of this paper reads the next one of its house. */
+  async function keepLayout(): Promise<void> {
+    const { layout, reading, source } = papers;
+    if (!layout || !reading?.layout?.settled) return;
+    const { structure, headings, cuts, fields } = reading.layout;
+    const paper = source.kind === 'paper' ? source.name : (reading.title ?? 'a pasted chart');
+    const kept = { name: house.trim() || paper, settledAt: now, structure, headings, cuts, fields };
+    await changeShop((shopNow) => ({
+      ...shopNow,
+      layouts: [kept, ...(shopNow.layouts ?? []).filter((other) => !isSameLayout(other, kept))].slice(0, 100)
+    }));
+  }
+
+  async function forgetLayout(): Promise<void> {
+    const { readBy } = papers;
+    if (!readBy) return;
+    await changeShop((shopNow) => ({
+      ...shopNow,
+      layouts: (shopNow.layouts ?? []).filter((other) => !isSameLayout(other, readBy))
+    }));
+    papers.forgetLayout(readBy);
+  }
+
   async function make(): Promise<void> {
     if (!item || !setup) return;
     const checked = Item.safeParse({
-      ...withPaperNotes(item, matches),
+      ...withFurther(withPaperNotes(item, matches)),
       ...(made?.ok && isOwn(kind) && { blocks: made.blocks })
     });
     if (!checked.success) {
@@ -150,6 +217,7 @@
     }
     try {
       await addItem(checked.data, setup);
+      await keepLayout();
     } catch {
       toast.error(
         'The item could not be stored: the browser’s storage may be full. Nothing you typed is lost.'
@@ -193,13 +261,33 @@
       {papers}
       unit={shop.unit}
       ondocument={(value) => void bringDocument(value)}
+      onforget={() => void forgetLayout()}
       onnext={() => (stage = 'pattern')}
+      shortcut={hasChart && made?.ok ? shortcut : undefined}
     />
+    {#snippet shortcut()}
+      {@const hoop = shop.hoops.find((each) => each.id === chosenHoop)}
+      <div class="w-full">
+        <p class="text-lg">
+          {name || 'It'} reads like a {construction?.name.toLowerCase()}{size
+            ? `, ${formatSize(size, shop.unit)}`
+            : ''}{hoop
+            ? `, in ${hoop.name}${liesTurned ? ', turned a quarter' : ''}`
+            : ''}.{' '}{#if needed.length > 0}
+            <span class="text-warn"
+              >{needed.length === 1 ? 'One stop' : `${needed.length} stops`} it needs {needed.length === 1
+                ? 'is'
+                : 'are'} not in the chart.</span
+            >{/if}
+        </p>
+      </div>
+      <button type="button" class="button button-main" onclick={() => void make()}>Make the sheet</button>
+    {/snippet}
   {:else if stage === 'pattern'}
     <PatternStage
       {shop}
-      bind:kind
-      bind:name
+      bind:kind={() => kind, (chosen) => (chosenKind = chosen)}
+      bind:name={() => name, (typed) => (typedName = typed)}
       bind:house
       {given}
       {made}

@@ -7,6 +7,9 @@
   import { FileUp, X } from '@lucide/svelte';
   import DrawingView from './DrawingView.svelte';
   import type { Papers } from './papers.svelte';
+  import { columnToAsk } from '$lib/core/reading/papers';
+  import type { Snippet } from 'svelte';
+  import PaperColumns from './PaperColumns.svelte';
   import PaperView from './PaperView.svelte';
   import RowsRead from './RowsRead.svelte';
 
@@ -17,8 +20,20 @@
     onnext: () => void;
     /** A paper must be brought: the page has nothing to do without one. */
     needed?: boolean;
+    /** Forgets the kept layout this paper was read by. */
+    onforget?: () => void;
+    /** What the paper may become at once. */
+    shortcut?: Snippet;
   }
-  let { papers, unit, ondocument, onnext, needed = false }: Props = $props();
+  let {
+    papers,
+    unit,
+    ondocument,
+    onnext,
+    needed = false,
+    onforget = () => papers.forgetLayout(),
+    shortcut
+  }: Props = $props();
 
   const SAMPLE = `No  Part        Colour   Stitches   Thread
  1  placement   grey          120   0.60 m
@@ -31,6 +46,8 @@
   let busy = $state('');
   let marked = $state.raw<number | null>(null);
   const { source, rows } = $derived(papers);
+  let pressed = $state.raw<number | null>(null);
+  const columns = $derived(papers.reading?.columns ?? []);
   const markedRow = $derived(rows.find(({ line }) => line === marked));
 
   async function bring(files: Iterable<File> | null | undefined): Promise<void> {
@@ -40,9 +57,9 @@
   async function open(name: string, bytes: Uint8Array): Promise<void> {
     busy = name;
     const brought: Brought = await openFileInWorker(name, bytes);
-    busy = '';
     if (brought.kind === 'document') ondocument(brought.value);
-    else papers.take(brought);
+    else await papers.take(brought);
+    busy = '';
   }
 
   function clear(): void {
@@ -150,7 +167,14 @@
       </div>
       {#if source.kind === 'paper'}
         {#if source.note}<p class="text-warn">{source.note}</p>{/if}
-        <PaperView paper={source.paper} name={source.name} marked={markedRow?.place} />
+        <PaperView
+          paper={source.paper}
+          name={source.name}
+          marked={markedRow?.place}
+          {columns}
+          asked={pressed ?? (papers.layout ? null : columnToAsk(columns)) ?? null}
+          oncolumn={(at) => (pressed = pressed === at ? null : at)}
+        />
       {:else if source.kind === 'drawing'}
         <DrawingView
           drawing={source.drawing}
@@ -174,9 +198,22 @@
     onmark={(line) => (marked = line)}
     onrole={(line: number, role: Role) => (papers.roles = { ...papers.roles, [line]: role })}
   >
+    {#if papers.lists.length > 1}
+      <fieldset class="mt-3 border-l-4 border-needle px-4">
+        <legend class="label">This paper holds {papers.lists.length} lists</legend>
+        {#each papers.lists as list, at (at)}
+          <label class="flex min-h-11 items-center gap-2">
+            <input type="radio" name="first-list" class="size-5" value={at} bind:group={papers.firstList} />
+            {list.name}, {list.lines.length} stops
+          </label>
+        {/each}
+        <p class="text-soft">The chosen one is the item; the others become its variants.</p>
+      </fieldset>
+    {/if}
     <div class="mt-4 flex flex-wrap gap-3">
+      {@render shortcut?.()}
       {#if rows.length > 0}
-        <button type="button" class="button button-main" onclick={onnext}
+        <button type="button" class="button {shortcut ? '' : 'button-main'}" onclick={onnext}
           >Go on with {rows.length} {rows.length === 1 ? 'stop' : 'stops'}</button
         >
       {:else if !needed}
@@ -186,5 +223,6 @@
         >
       {/if}
     </div>
+    <PaperColumns {papers} {pressed} onpress={(at) => (pressed = at)} {onforget} />
   </RowsRead>
 </div>

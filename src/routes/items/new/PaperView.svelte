@@ -1,13 +1,18 @@
 <script lang="ts">
   import type { Paper, Place } from '$lib/core/reading/pages';
+  import type { ReadColumn } from '$lib/core/reading/papers';
 
-  /** A maker’s paper as text in its places, one row of it marked. */
+  /** A maker’s paper as text in its places, one row of it marked; its columns can be pressed. */
   interface Props {
     paper: Paper;
     name: string;
     marked: Place | undefined;
+    columns?: readonly ReadColumn[];
+    /** The column that is asked about. */
+    asked?: number | null;
+    oncolumn?: (at: number) => void;
   }
-  let { paper, name, marked }: Props = $props();
+  let { paper, name, marked, columns = [], asked = null, oncolumn }: Props = $props();
 
   const PAD = 3;
   let frame = $state<HTMLDivElement>();
@@ -48,6 +53,25 @@
           class="marked"
         />
       {/if}
+      {#each columns as { heading, places }, column (column)}
+        <!-- The same press stands beside the paper as a button. -->
+        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+        <g
+          class="column {asked === column ? 'asked' : ''}"
+          data-column={column}
+          onclick={() => oncolumn?.(column)}
+        >
+          <title>{heading || `Column ${column + 1}`}</title>
+          {#each places.filter((place) => place.page === at) as place, cell (cell)}
+            <rect
+              x={place.x - PAD}
+              y={place.y - PAD / 2}
+              width={place.width + 2 * PAD}
+              height={place.height + PAD}
+            />
+          {/each}
+        </g>
+      {/each}
       {#each page.words as { text, x, y, width, height }, word (word)}
         <text {x} {y} font-size={height} textLength={width} lengthAdjust="spacingAndGlyphs">{text}</text>
       {/each}
@@ -59,6 +83,21 @@
   text {
     fill: var(--ink);
     font-family: var(--font-text, sans-serif);
+    pointer-events: none;
+  }
+  .column rect {
+    fill: transparent;
+  }
+  .column {
+    cursor: pointer;
+  }
+  .column:hover rect {
+    fill: var(--needle-pale);
+  }
+  .column.asked rect {
+    fill: var(--warn-pale);
+    stroke: var(--warn);
+    stroke-width: 1;
   }
   .marked {
     fill: var(--needle-pale);

@@ -42,9 +42,7 @@
   const stitches = $derived(rows.reduce((sum, row) => sum + (row.stitches ?? 0), 0));
   const facts = $derived(reading?.facts);
   const thread = $derived(reading?.thread);
-  const aside = (line: number, away: boolean): void => {
-    papers.setAside = away ? [...papers.setAside, line] : papers.setAside.filter((other) => other !== line);
-  };
+  const aside = (line: number, away: boolean): void => papers.aside(line, away);
   /** What stands among the rows and holds a figure may be a row; headings, footers and letters are quiet until asked for. */
   let showAll = $state(false);
   const FEW = 3;

@@ -5,17 +5,20 @@ import type { Paper } from '$lib/core/reading/pages';
 import {
   type ChartReading,
   drawnAround,
+  type KnownLayout,
+  layoutSaying,
   type Instruction,
   outlineChoices,
-  readChart,
-  readPaper,
+  type ReadList,
   type ReadRow,
   rowsOfDrawing,
   rowsOfList,
   type ThreadMeaning
 } from '$lib/core/reading/papers';
+import { isSameLayout, type PaperField, type PaperLayout } from '$lib/core/documents/shop';
 import { isStitchList, type ListReading, readStitchList } from '$lib/core/stitching/stitches';
 import type { Brought } from '$lib/files';
+import { PaperReader } from '$lib/workers';
 
 /** Where the stops of a new item come from. */
 export type ChartSource =
@@ -41,13 +44,33 @@ export class Papers {
   drawing = $state.raw<{ name: string; drawing: DrawingReading } | null>(null);
   archive = $state.raw<Extract<Brought, { kind: 'archive' }> | null>(null);
   refused = $state.raw<{ name: string; message: string } | null>(null);
+  /** What was read of the text or paper; it is read again in a worker whenever the maker says more about it. */
+  reading = $state.raw<ChartReading | null>(null);
+  /** How the maker says the columns of this paper are laid out. */
+  layout = $state.raw<KnownLayout | null>(null);
+  /** Which of several lists on the paper comes first; the others become variants. */
+  firstList = $state(0);
+  readonly #reader = new PaperReader();
+  /** Layouts that the shop keeps. */
+  readonly #kept: () => readonly PaperLayout[];
 
-  readonly reading: ChartReading | null = $derived.by(() => {
-    if (this.source.kind === 'text') return readChart(this.text, this.setAside);
-    return this.source.kind === 'paper'
-      ? readPaper(this.source.paper, this.setAside, this.corrections)
-      : null;
+  #forgotten: PaperLayout[] = [];
+
+  constructor(kept: () => readonly PaperLayout[] = () => []) {
+    this.#kept = kept;
+  }
+
+  get #known(): PaperLayout[] {
+    return this.#kept().filter((each) => !this.#forgotten.some((gone) => isSameLayout(gone, each)));
+  }
+
+  /** The kept layout that this paper was read by, if one was. */
+  readonly readBy: PaperLayout | undefined = $derived.by(() => {
+    const used = this.reading?.layout;
+    if (!used?.settled || this.layout) return undefined;
+    return this.#kept().find((kept) => isSameLayout(kept, used));
   });
+  readonly lists: ReadList[] = $derived(this.reading?.lists ?? []);
   readonly outlines = $derived(this.drawing ? outlineChoices(this.drawing.drawing) : []);
   readonly instructions: Instruction[] = $derived([
     ...(this.reading?.instructions ?? []),
@@ -74,13 +97,72 @@ export class Papers {
         );
       case 'list':
         return rowsOfList(this.source.list);
-      default:
-        return this.reading?.rows ?? [];
+      default: {
+        const all = this.reading?.rows ?? [];
+        const list = this.lists[this.firstList] ?? this.lists[0];
+        return list ? all.filter(({ line }) => list.lines.includes(line)) : all;
+      }
     }
   }
 
+  /** The lists that become variants, with their rows. */
+  get further(): { name: string; size: { width: number; height: number } | null; rows: ReadRow[] }[] {
+    const first = this.lists[this.firstList] ?? this.lists[0];
+    return this.lists
+      .filter((list) => list !== first)
+      .map(({ name, facts, lines }) => ({
+        name,
+        size: facts.size,
+        rows: (this.reading?.rows ?? []).filter(({ line }) => lines.includes(line))
+      }));
+  }
+
+  /** Says what a column of the paper holds; every row follows. */
+  sayColumn(at: number, field: PaperField | null): void {
+    const now = this.layout ?? this.reading?.layout;
+    if (!now) return;
+    this.layout = layoutSaying(now, at, field);
+    void this.#read();
+  }
+
+  /**
+   * Reads the paper as if nothing had been settled about its columns.
+   *
+   * @param kept the shop’s layout that is forgotten too
+   */
+  forgetLayout(kept?: PaperLayout): void {
+    if (kept) this.#forgotten = [...this.#forgotten, kept];
+    this.layout = null;
+    void this.#read();
+  }
+
+  /** Sets a line aside as no stop, or takes it back. */
+  aside(line: number, away: boolean): void {
+    this.setAside = away ? [...this.setAside, line] : this.setAside.filter((other) => other !== line);
+    void this.#read();
+  }
+
+  async #read(): Promise<void> {
+    const { source } = this;
+    if (source.kind === 'drawing' || source.kind === 'list') {
+      this.reading = null;
+      return;
+    }
+    const reading = await this.#reader.read(source.kind === 'text' ? this.text : source.paper, {
+      setAside: this.setAside,
+      corrections: this.corrections,
+      layouts: this.layout ? [this.layout] : this.#known
+    });
+    if (reading) this.reading = reading;
+  }
+
+  /** Ends the reading in the background. */
+  close(): void {
+    this.#reader.close();
+  }
+
   /** Takes up what a file turned out to be; a document is the page’s own business. */
-  take(brought: Brought): void {
+  async take(brought: Brought): Promise<void> {
     this.refused = null;
     switch (brought.kind) {
       case 'refused':
@@ -102,12 +184,11 @@ export class Papers {
           this.#use({ kind: 'list', name: brought.name, list: readStitchList(brought.text) });
           return;
         }
-        if (this.#isSheetOnly(readChart(brought.text), brought.name)) return;
-        this.#use({ kind: 'text' });
-        this.text = brought.text;
+        if (await this.#isSheetOnly(brought.text, brought.name)) return;
+        this.paste(brought.text);
         return;
       case 'paper':
-        if (this.#isSheetOnly(readPaper(brought.paper), brought.name)) return;
+        if (await this.#isSheetOnly(brought.paper, brought.name)) return;
         this.#use({ kind: 'paper', name: brought.name, paper: brought.paper, note: brought.note });
     }
   }
@@ -116,6 +197,7 @@ export class Papers {
   paste(text: string): void {
     this.#use({ kind: 'text' });
     this.text = text;
+    void this.#read();
   }
 
   /** Rewrites one line where it stands; everything said about other lines holds. */
@@ -126,10 +208,13 @@ export class Papers {
       lines[line - 1] = clean;
       this.text = lines.join('\n');
     } else this.corrections = { ...this.corrections, [line]: clean };
+    void this.#read();
   }
 
   /** A numbered sheet beside a chart that is there already adds to it. */
-  #isSheetOnly({ rows, instructions }: ChartReading, name: string): boolean {
+  async #isSheetOnly(source: string | Paper, name: string): Promise<boolean> {
+    const reading = await this.#reader.read(source, { layouts: this.#known });
+    const { rows, instructions } = reading ?? { rows: [], instructions: [] };
     if (rows.length > 0 || instructions.length === 0) return false;
     this.sheet = { name, instructions };
     return true;
@@ -142,5 +227,9 @@ export class Papers {
     this.corrections = {};
     this.roles = {};
     this.meant = null;
+    this.layout = null;
+    this.firstList = 0;
+    this.reading = null;
+    if (source.kind !== 'text') void this.#read();
   }
 }

@@ -12,6 +12,7 @@ import { PIECE_USES } from '$lib/core/documents/item';
 import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
 import { HAND_TIME_KEYS, HandTimes } from './handTimes';
 import { Learned } from './learned';
+import { PaperLayout } from './paperLayout';
 import { BOBBIN_KINDS, BobbinKind, BobbinOn, Spool } from './supplies';
 
 /** Version 2: hand times that are no longer told apart fall away. */
@@ -130,6 +131,11 @@ export const Shop = versioned(
       .max(20)
       .default(() => [...BOBBIN_KINDS]),
     patterns: z.array(OwnPattern).max(200).optional().describe('ways of building that the maker has kept'),
+    layouts: z
+      .array(PaperLayout)
+      .max(100)
+      .optional()
+      .describe('how the charts of houses are laid out, as the maker settled it'),
     people: z
       .array(z.string().trim().min(1).max(60))
       .max(20)

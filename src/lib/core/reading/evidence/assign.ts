@@ -27,9 +27,19 @@ export interface Assignment {
   score: number;
 }
 
+/** What is settled beforehand about columns, by their place. */
+export interface Settled {
+  /** What the maker says of columns: the field each holds, or null where it is none. */
+  said?: ReadonlyMap<number, Field | null>;
+  /** A column that shall not hold a field, to see what else could. */
+  barred?: { column: number; field: Field };
+}
+
 /** A column that nothing explains speaks against a reading; one of words more than one of figures. */
 const UNEXPLAINED = { words: 0.22, figures: 0.08 };
 const NO_CODE = { at: -1, score: 0 };
+/** A column that only the maker’s word makes a field counts no less than this. */
+const LEAST = -1;
 /** Most columns that are tried for a field. */
 const TRIED = 4;
 
@@ -39,25 +49,39 @@ const TRIED = 4;
  *
  * @returns undefined where no column can be stitches
  */
-export function assign(columns: readonly Column[], context: Context): Assignment | undefined {
+export function assign(
+  columns: readonly Column[],
+  context: Context,
+  settled: Settled = {}
+): Assignment | undefined {
   const indices = columns.map((_, at) => at);
-  const best = (score: (column: Column) => number): number[] =>
-    indices
-      .map((at) => ({ at, score: score(columns[at] as Column) }))
-      .filter((each) => each.score > 0)
-      .sort((a, b) => b.score - a.score)
-      .slice(0, TRIED)
-      .map(({ at }) => at);
-  const numbers = columns.map(numberScore);
-  const colours = columns.map(colourScore);
-  const labels = columns.map(labelScore);
+  const saidOf = new Map([...(settled.said ?? [])].flatMap(([at, field]) => (field ? [[field, at]] : [])));
+  const { barred } = settled;
+  const may = (at: number, field: Field): boolean => {
+    if (barred?.column === at && barred.field === field) return false;
+    const said = settled.said?.get(at);
+    return said === undefined ? !saidOf.has(field) : said === field;
+  };
+  /** Columns that may hold a field, the likeliest first, and none at the end; what the maker says stands alone. */
+  const tried = (field: Field, scores: readonly number[]): number[] => {
+    const said = saidOf.get(field);
+    if (said !== undefined) return said < columns.length ? [said] : [-1];
+    const likely = indices.filter((at) => (scores[at] ?? 0) > 0 && may(at, field));
+    return [...likely.sort((a, b) => (scores[b] ?? 0) - (scores[a] ?? 0)).slice(0, TRIED), -1];
+  };
+  const bounded = (scores: number[]): number[] => scores.map((score) => Math.max(score, LEAST));
+  const numbers = bounded(columns.map(numberScore));
+  const colours = bounded(columns.map(colourScore));
+  const labels = bounded(columns.map(labelScore));
   const counts = columns.map((column) => countFit(column, context.stated));
-  const byNumber = [...best((column) => numbers[columns.indexOf(column)] ?? 0), -1];
-  const byColour = [...best((column) => colours[columns.indexOf(column)] ?? 0), -1];
-  const byLabel = [...best((column) => labels[columns.indexOf(column)] ?? 0), -1];
+  const byNumber = tried('number', numbers);
+  const byColour = tried('colour', colours);
+  const byLabel = tried('name', labels);
   const codes = codesBeside(
     columns,
-    byColour.filter((at) => at >= 0)
+    byColour.filter((at) => at >= 0),
+    (at) => may(at, 'code'),
+    saidOf.get('code')
   );
   const open = columns.map(unexplained);
   const openSum = open.reduce((sum, each) => sum + each, 0);
@@ -65,11 +89,14 @@ export function assign(columns: readonly Column[], context: Context): Assignment
   let most: Assignment | undefined;
   indices.forEach((stitches) => {
     const count = counts[stitches];
-    if (!count || count.score <= 0) return;
+    if (!count || !may(stitches, 'stitches') || (count.score <= 0 && !saidOf.has('stitches'))) return;
     const lengths = columns.map((column, at) =>
       at === stitches ? undefined : lengthFit(column, count, context.unit)
     );
-    const byThread = [...indices.filter((at) => (lengths[at]?.score ?? -1) > 0), -1];
+    const byThread = tried(
+      'thread',
+      lengths.map((length) => length?.score ?? -1)
+    );
     for (const number of byNumber) {
       if (number === stitches) continue;
       for (const thread of byThread) {
@@ -111,9 +138,12 @@ export function assign(columns: readonly Column[], context: Context): Assignment
 /** How well each column that may be codes goes with each that may be colours, the best first. */
 function codesBeside(
   columns: readonly Column[],
-  colours: readonly number[]
+  colours: readonly number[],
+  may: (at: number) => boolean,
+  said: number | undefined
 ): Map<number, { at: number; score: number }[]> {
-  const coded = columns.flatMap((column, at) => (column.coded >= 0.7 ? [at] : []));
+  if (said !== undefined) return new Map(colours.map((colour) => [colour, [{ at: said, score: 0.1 }]]));
+  const coded = columns.flatMap((column, at) => (column.coded >= 0.7 && may(at) ? [at] : []));
   return new Map(
     colours.map((colour) => [
       colour,

@@ -39,6 +39,8 @@ export interface Column {
   working: number;
   coded: number;
   differing: number;
+  /** Share that holds minutes. */
+  timed: number;
   words: number;
 }
 
@@ -89,6 +91,7 @@ export function columnFrom(head: string, cells: readonly string[], labelled = fa
     tinted: share((text) => colourOf(text) !== undefined),
     working: share((text) => guessRole(text, null, 0.5).confidence > 0.6),
     coded: share(isCode),
+    timed: share((text) => /(?:^|\s)\d{1,2}:\d{2}(?:$|\s)/.test(text)),
     differing: new Set(filled.map((text) => text.toLowerCase())).size / Math.max(1, filled.length),
     words: median(
       filled.map((text) => text.split(' ').length),

@@ -1,2 +1,4 @@
+import type { PaperField } from '$lib/core/documents/shop';
+
 /** A column of a chart. */
-export type Field = 'number' | 'name' | 'colour' | 'code' | 'stitches' | 'thread';
+export type Field = PaperField;

@@ -1,6 +1,8 @@
 import { median } from '$lib/core/base/units';
+import type { PaperLayout } from '$lib/core/documents/shop';
 import { assign, type Assignment, type Context } from './assign';
 import { type Column, columnFrom, sharedFirst } from './column';
+import type { Field } from './fields';
 import { agreement } from './scores';
 import { SPLITS } from './splits';
 import { isBlank, isDitto, stopNumberIn } from './values';
@@ -25,7 +27,23 @@ export interface Fitted {
   /** Whether the paper says what its lengths are measured in. */
   unitSeen: boolean;
   evidence: Evidence;
+  columns: FittedColumn[];
+  /** Headings of the columns that hold anything, before any was taken apart. */
+  headings: string[];
+  cuts: Cut[];
 }
+
+/** A column as it was read. */
+export interface FittedColumn {
+  heading: string;
+  field: Field | null;
+  /** Its text in each row. */
+  texts: string[];
+}
+
+/** How a grid is to be read: what was settled about papers laid out as this one, or is said now. */
+export type Laid = Pick<PaperLayout, 'cuts' | 'fields'>;
+type Cut = PaperLayout['cuts'][number];
 
 /** What speaks for a chart of stitches at all. */
 export interface Evidence {
@@ -51,6 +69,7 @@ const MOST_SPLITS = 5;
  *
  * @param headings one a column, empty where there is none
  * @param records cells of each record
+ * @param laid what is settled about its columns
  * @returns undefined where nothing can be stitch counts
  *
  * @example
@@ -59,7 +78,8 @@ const MOST_SPLITS = 5;
 export function fitGrid(
   headings: readonly string[],
   records: readonly (readonly string[])[],
-  context: Context
+  context: Context,
+  laid?: Laid
 ): Fitted | undefined {
   let kept = records.map((_, at) => at);
   let fitted: Fitted | undefined;
@@ -70,10 +90,15 @@ export function fitGrid(
         heading,
         texts: kept.map((at) => records[at]?.[column] ?? '')
       })),
-      context
+      context,
+      laid
     );
     if (!sets) return undefined;
-    fitted = read(sets.columns, sets.assignment, kept, records.length);
+    fitted = {
+      ...read(sets, sets.assignment, kept, records.length),
+      headings: sets.headings,
+      cuts: sets.cuts
+    };
     const rows = withoutSums(fitted.rows);
     const whole = rows.length === kept.length;
     const still = rows.map(({ at }) => at);
@@ -84,15 +109,26 @@ export function fitGrid(
   return fitted;
 }
 
+/**
+ * How sure each column of a reading is, as what the best reading without it would explain less; from 0.
+ *
+ * @returns one a column; undefined for a column that holds no field
+ */
+export function marginsOf({ columns }: Pick<Fitted, 'columns'>, context: Context): (number | undefined)[] {
+  const { columns: own } = weigh(columns, context);
+  const said = new Map(columns.flatMap(({ field }, at) => (field ? [[at, field] as const] : [])));
+  const best = assign(own, context)?.score ?? 0;
+  return columns.map((_, column) => {
+    const field = said.get(column);
+    if (field === undefined) return undefined;
+    const second = assign(own, context, { barred: { column, field } })?.score;
+    return second === undefined ? best : Math.max(0, best - second);
+  });
+}
+
 interface Texts {
   heading: string;
   texts: string[];
-}
-
-/** Which column was taken apart, and in which way. */
-interface Cut {
-  at: number;
-  split: (typeof SPLITS)[number];
 }
 
 /** Rows by which it is decided how cells are taken apart: no chart needs more to show it. */
@@ -101,26 +137,37 @@ const SAMPLE = 60;
 /** The columns, those taken apart that explain more so. */
 function split(
   start: readonly Texts[],
-  context: Context
-): { columns: Column[]; assignment: Assignment } | undefined {
+  context: Context,
+  laid: Laid | undefined
+): (Weighed & { assignment: Assignment; headings: string[]; cuts: Cut[] }) | undefined {
   const filled = start.filter(({ texts }) => texts.some((text) => !isBlank(text)));
+  const headings = filled.map(({ heading }) => heading);
+  if (laid) {
+    const own = laid.cuts.reduce<readonly Texts[] | undefined>(
+      (sets, cut) => sets && cutAt(sets, cut),
+      filled
+    );
+    const made = own && weigh(own, context, laid.fields);
+    return made?.assignment && { ...made, assignment: made.assignment, headings, cuts: laid.cuts };
+  }
   const sample = filled.map(({ heading, texts }) => ({ heading, texts: texts.slice(0, SAMPLE) }));
   const { cuts, weighed } = cutsOf(sample, context);
   if (!weighed.assignment) return undefined;
   let whole: readonly Texts[] | undefined = filled;
   for (const cut of cuts) whole = whole && cutAt(whole, cut);
-  const { columns, assignment } =
+  const { assignment, ...rest } =
     whole === undefined || (filled[0]?.texts.length ?? 0) <= SAMPLE ? weighed : weigh(whole, context);
-  return assignment && { columns, assignment };
+  return assignment && { ...rest, assignment, headings, cuts };
 }
 
-type Weighed = { columns: Column[]; assignment: Assignment | undefined };
+type Weighed = { sets: readonly Texts[]; columns: Column[]; assignment: Assignment | undefined };
 
-function weigh(own: readonly Texts[], context: Context): Weighed {
+function weigh(own: readonly Texts[], context: Context, fields: Laid['fields'] = []): Weighed {
   const shared = own.filter(({ texts }) => sharedFirst(texts) !== undefined).length;
   const labelled = shared >= 2 && shared >= 0.6 * own.length;
   const columns = own.map((texts) => columnOnce(texts, labelled));
-  return { columns, assignment: assign(columns, context) };
+  const said = new Map(fields.map((field, at) => [at, field] as const));
+  return { sets: own, columns, assignment: assign(columns, context, { said }) };
 }
 
 /** Columns that were looked at before: taking one apart leaves the others as they are. */
@@ -147,13 +194,13 @@ function cutsOf(start: readonly Texts[], context: Context): { cuts: Cut[]; weigh
       const column = weighed.columns[at];
       const isOne = column && ((column.figured > 0.95 && column.worded < 0.1) || column.coded > 0.95);
       if (!column || isOne) continue;
-      for (const each of SPLITS) {
-        const own = cutAt(sets, { at, split: each });
+      for (const way of SPLITS.keys()) {
+        const own = cutAt(sets, { at, way });
         if (!own) continue;
         const made = weigh(own, context);
         const most = (better?.weighed ?? weighed).assignment?.score ?? -Infinity;
         if ((made.assignment?.score ?? -Infinity) > most + WORTH)
-          better = { sets: own, weighed: made, cut: { at, split: each } };
+          better = { sets: own, weighed: made, cut: { at, way } };
       }
     }
     if (!better) break;
@@ -166,9 +213,9 @@ function cutsOf(start: readonly Texts[], context: Context): { cuts: Cut[]; weigh
 /** What taking a column apart must explain more. */
 const WORTH = 0.12;
 
-function cutAt(sets: readonly Texts[], { at, split: each }: Cut): Texts[] | undefined {
+function cutAt(sets: readonly Texts[], { at, way }: Cut): Texts[] | undefined {
   const column = sets[at];
-  const parts = column && each(column.texts);
+  const parts = column && SPLITS.get(way)?.(column.texts);
   if (!column || !parts) return undefined;
   return [
     ...sets.slice(0, at),
@@ -178,11 +225,11 @@ function cutAt(sets: readonly Texts[], { at, split: each }: Cut): Texts[] | unde
 }
 
 function read(
-  columns: readonly Column[],
+  { columns, sets }: Pick<Weighed, 'columns' | 'sets'>,
   { columns: at, counts, lengths, score }: Assignment,
   kept: readonly number[],
   all: number
-): Fitted {
+): Omit<Fitted, 'headings' | 'cuts'> {
   const text = (field: number | undefined, row: number): string => {
     const own = field === undefined ? '' : (columns[field]?.texts[row] ?? '');
     return isBlank(own) ? '' : own;
@@ -212,6 +259,11 @@ function read(
       (rows.length / Math.max(1, all)) ** 0.25 *
       wholeness(rows, at.name !== undefined, at.colour !== undefined),
     unitSeen: lengths?.unitSeen ?? true,
+    columns: sets.map(({ heading, texts }, column) => ({
+      heading,
+      texts,
+      field: (Object.keys(at) as Field[]).find((field) => at[field] === column) ?? null
+    })),
     evidence: {
       counting: (column(at.number)?.counting ?? 0) > 0.7,
       colours: ((column(at.colour)?.coloured ?? 0) + (column(at.colour)?.tinted ?? 0)) / 2,

@@ -201,7 +201,8 @@ export function labelScore(column: Column): number {
     0.3 * column.differing -
     0.7 * column.coloured * (1 - column.working) -
     0.8 * column.blank -
-    (column.words > 9 ? 0.5 : 0) +
+    (column.words > 9 ? 0.5 : 0) -
+    0.6 * column.timed +
     named(column, 'name')
   );
 }

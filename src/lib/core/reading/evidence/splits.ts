@@ -42,6 +42,18 @@ const figureInFront: Split = (texts) =>
     return found?.[1] && found[2] ? [found[1], found[2]] : undefined;
   });
 
+/** Minutes beside words: `Ears 1:03`, `0:42 Ears`. */
+const timeBehind: Split = (texts) =>
+  apart(texts, (text) => {
+    const found = /^(.*\p{L}.*?)[\s,;]+(\d{1,2}:\d{2}(?::\d{2})?)$/u.exec(text);
+    return found?.[1] && found[2] ? [found[1], found[2]] : undefined;
+  });
+const timeInFront: Split = (texts) =>
+  apart(texts, (text) => {
+    const found = /^(\d{1,2}:\d{2}(?::\d{2})?)[\s,;]+(.*\p{L}.*)$/u.exec(text);
+    return found?.[1] && found[2] ? [found[1], found[2]] : undefined;
+  });
+
 /** Two figures, each with its unit: `120 st 0.60 m`, `120 / 0.60 m`. */
 const twoFigures: Split = (texts) =>
   apart(texts, (text) => {
@@ -66,41 +78,57 @@ const codeInFront: Split = (texts) =>
     return found?.[1] && found[2] ? [found[1], found[2]] : undefined;
   });
 
-const MARKS = [/\s+[-–—]\s+/, /\s*\/\s*/, /\s*;\s*/, /\s*,\s+/, /\s*[|·•]\s*/, /:\s+/, /\s+in\s+/];
-const byMarks: Split[] = MARKS.flatMap((mark): Split[] => [
-  (texts) =>
-    apart(texts, (text) => {
-      const at = text.search(mark);
-      if (at < 0) return undefined;
-      const [, ...rest] = text.split(mark);
-      return [
-        text.slice(0, at),
-        text.slice(text.length - rest.join('').length).trim() && text.slice(at).replace(mark, '')
-      ];
-    }),
-  (texts) => {
-    const most = Math.max(...texts.map((text) => text.split(mark).length));
-    return most >= 3 && most <= 6
-      ? apart(texts, (text) => {
-          const parts = text.split(mark);
-          return parts.length === most ? parts : undefined;
-        })
-      : undefined;
-  }
+const MARKS: [name: string, mark: RegExp][] = [
+  ['dash', /\s+[-–—]\s+/],
+  ['slash', /\s*\/\s*/],
+  ['semicolon', /\s*;\s*/],
+  ['comma', /\s*,\s+/],
+  ['bar', /\s*[|·•]\s*/],
+  ['colon', /:\s+/],
+  ['in', /\s+in\s+/]
+];
+const byMarks = MARKS.flatMap(([name, mark]): [name: string, split: Split][] => [
+  [
+    `first ${name}`,
+    (texts) =>
+      apart(texts, (text) => {
+        const at = text.search(mark);
+        if (at < 0) return undefined;
+        const [, ...rest] = text.split(mark);
+        return [
+          text.slice(0, at),
+          text.slice(text.length - rest.join('').length).trim() && text.slice(at).replace(mark, '')
+        ];
+      })
+  ],
+  [
+    `every ${name}`,
+    (texts) => {
+      const most = Math.max(...texts.map((text) => text.split(mark).length));
+      return most >= 3 && most <= 6
+        ? apart(texts, (text) => {
+            const parts = text.split(mark);
+            return parts.length === most ? parts : undefined;
+          })
+        : undefined;
+    }
+  ]
 ]);
 
-/** Ways of taking cells apart that hold two values or more, the likeliest first. */
-export const SPLITS: readonly Split[] = [
-  numberInFront,
-  countInFront,
-  twoFigures,
-  figureBehind,
-  figureInFront,
-  brackets,
-  codeBehind,
-  codeInFront,
+/** Ways of taking cells apart that hold two values or more, by name, the likeliest first. */
+export const SPLITS: ReadonlyMap<string, Split> = new Map([
+  ['number in front', numberInFront],
+  ['count in front', countInFront],
+  ['two figures', twoFigures],
+  ['time behind', timeBehind],
+  ['time in front', timeInFront],
+  ['figure behind', figureBehind],
+  ['figure in front', figureInFront],
+  ['brackets', brackets],
+  ['code behind', codeBehind],
+  ['code in front', codeInFront],
   ...byMarks
-];
+]);
 
 /** Takes every cell apart; a cell that cannot be goes whole to the first part, if that is seldom. */
 function apart(

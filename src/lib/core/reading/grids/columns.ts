@@ -92,13 +92,15 @@ export function withoutFragments(
   return merged;
 }
 
-/** Whether the column before this one holds the same few capitals in every cell, which begin the figures of this one: a code. */
+/**
+ * Whether the column before this one holds the same in every cell, which begins what stands in this one: a few capitals
+ * before the figures of a code, a word before other words.
+ */
 function isPrefix(cells: readonly (readonly string[])[], at: number): boolean {
   const before = cells.map((row) => row[at - 1] ?? '').filter((text) => text !== '');
-  return (
-    before.every((text) => text === before[0] && /^\p{Lu}{1,3}$/u.test(text)) &&
-    cells.some((row) => /^\d/.test(row[at] ?? ''))
-  );
+  if (!before.every((text) => text === before[0])) return false;
+  if (/^\p{Lu}{1,3}$/u.test(before[0] ?? '')) return cells.some((row) => /^\d/.test(row[at] ?? ''));
+  return /^\p{L}{2,}$/u.test(before[0] ?? '') && cells.every((row) => /^\p{L}/u.test(row[at] ?? ''));
 }
 
 /** Whether a column holds only the thousands of the figures beside it: `1` before `699 st`. */

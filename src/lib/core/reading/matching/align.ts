@@ -19,6 +19,8 @@ export interface Alignment {
   matches: RowMatch[];
   /** Expected stops that no row stands for. */
   missing: string[];
+  /** Sum of likeness, less what is left out on either side. */
+  score: number;
   /** Matches of the maker that could not be kept, since they would turn the chart’s order round. */
   dropped: FixedMatch[];
 }
@@ -56,7 +58,7 @@ export function align(rows: ReadRow[], all: ExpectedStop[], fixed: FixedMatch[] 
   const settled = new Set(kept.flatMap(({ keys }) => keys.slice(1)).filter((key) => !primaryOf.has(key)));
   const open = expected.filter(({ key }) => !settled.has(key));
 
-  const found = search(
+  const { keys: found, score } = search(
     rows,
     open,
     (row, stop) => {
@@ -83,7 +85,7 @@ export function align(rows: ReadRow[], all: ExpectedStop[], fixed: FixedMatch[] 
   });
   const taken = new Set(matches.flatMap(({ keys }) => keys));
   const missing = expected.filter(({ key, onlyCharted }) => !onlyCharted && !taken.has(key));
-  return { matches, missing: missing.map(({ key }) => key), dropped };
+  return { matches, missing: missing.map(({ key }) => key), score, dropped };
 }
 
 /**
@@ -153,7 +155,7 @@ function search(
   score: (row: ReadRow, stop: ExpectedStop) => number,
   extra: (row: ReadRow) => number,
   shared: (row: ReadRow, stop: ExpectedStop) => number
-): string[][] {
+): { keys: string[][]; score: number } {
   const width = stops.length + 1;
   const cell = (row: number, stop: number, state: State): number => (row * width + stop) * 3 + state;
   const best = new Float64Array((rows.length + 1) * width * 3).fill(-Infinity);
@@ -200,10 +202,11 @@ function search(
     if ((best[cell(at[0], at[1], state)] ?? -Infinity) > (best[cell(...at)] ?? -Infinity))
       at = [at[0], at[1], state];
   }
+  const most = best[cell(...at)] ?? 0;
   for (let move = moves[cell(...at)]; move; move = moves[cell(...move.from)]) {
     const [row, stop] = move.link ?? [];
     const key = stop === undefined ? undefined : stops[stop]?.key;
     if (row !== undefined && key !== undefined) keys[row]?.unshift(key);
   }
-  return keys;
+  return { keys, score: most };
 }

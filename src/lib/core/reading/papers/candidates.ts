@@ -1,5 +1,13 @@
 import { metresPer } from '$lib/core/base/units';
-import { colourOf, fitGrid, type Fitted, isColourName } from '$lib/core/reading/evidence';
+import { isSameLayout, type PaperLayout } from '$lib/core/documents/shop';
+import {
+  colourOf,
+  type Context,
+  fitGrid,
+  type Fitted,
+  isColourName,
+  marginsOf
+} from '$lib/core/reading/evidence';
 import {
   cardsOf,
   type Grid,
@@ -12,14 +20,22 @@ import {
 import type { PaperLine } from '$lib/core/reading/pages';
 import { isSummary } from './facts';
 
+/** How papers laid out in one way are read. */
+export type KnownLayout = Pick<PaperLayout, 'structure' | 'headings' | 'cuts' | 'fields'>;
+
 /** A reading of a paper: a structure, the fields it was given, and how much it explains. */
 export interface Candidate {
   lines: readonly PaperLine[];
   grid: Grid;
   fitted: Fitted;
+  context: Context;
+  /** The settled layout it was read by, if one was. */
+  known?: KnownLayout;
   value: number;
 }
 
+/** A reading by a layout that the maker settled outweighs what columns alone tell. */
+const SETTLED = 4;
 /** What must speak for a chart of stitches before anything is read as one. */
 const ENOUGH = 0.75;
 /** A few lines with nothing beside them are what the maker typed: less must speak for them. */
@@ -30,15 +46,28 @@ const ENOUGH_FOR_FEW = 0.3;
  * The reading that explains most of a paper, of all structures its words may have.
  *
  * @param views the paper’s lines, once for each way in which its cells may be told apart
+ * @param known layouts that are settled; a paper laid out as one of them is read by it
  * @returns undefined where nothing speaks enough for a chart
  */
-export function bestCandidate(views: readonly (readonly PaperLine[])[]): Candidate | undefined {
+export function bestCandidate(
+  views: readonly (readonly PaperLine[])[],
+  known: readonly KnownLayout[] = []
+): Candidate | undefined {
   let best: Candidate | undefined;
-  for (const kind of candidates(views)) {
+  for (const kind of candidates(views, known)) {
     for (const each of kind) if (!best || each.value > best.value) best = each;
-    if (best && isPlain(best)) break;
+    if (best && known.length === 0 && isPlain(best)) break;
   }
   return best;
+}
+
+/**
+ * How sure each column of a reading is, from 0: what the best reading with another field in it would explain less.
+ *
+ * @returns one a column; undefined where a column holds no field
+ */
+export function sureness({ fitted, context }: Candidate): (number | undefined)[] {
+  return marginsOf(fitted, context);
 }
 
 /** Whether a reading leaves nothing to look for: nearly every line with figures is a row, and all of it fits together. */
@@ -52,7 +81,10 @@ function isPlain({ grid, lines, fitted }: Candidate): boolean {
 const TRUST = { table: 1, cards: 1, turned: 0.97, sentences: 0.93, ragged: 0.88 } as const;
 
 /** Every reading that speaks for a chart, by kind of structure, the likeliest kinds first. */
-function* candidates(views: readonly (readonly PaperLine[])[]): Generator<Candidate[]> {
+function* candidates(
+  views: readonly (readonly PaperLine[])[],
+  known: readonly KnownLayout[]
+): Generator<Candidate[]> {
   // Marks between cells say more than white does.
   const marked = views.map((lines, view) => ({ lines, own: view > 0 ? 1.06 : 1 })).reverse();
   for (const { lines: all, own } of marked) {
@@ -65,17 +97,31 @@ function* candidates(views: readonly (readonly PaperLine[])[]): Generator<Candid
         return !seen.has(key) && seen.add(key) && mayCount(grid);
       });
       yield grids.flatMap((grid): Candidate[] => {
-        const fitted = fitGrid(
-          grid.headings,
-          grid.records.map(({ cells }) => cells),
-          context
-        );
-        if (!fitted || fitted.rows.length === 0 || fitted.score <= 0) return [];
-        const few = fitted.rows.length <= FEW && fitted.rows.length >= 0.8 * lines.length;
-        if (strength(fitted) < (few ? ENOUGH_FOR_FEW : ENOUGH)) return [];
+        const cells = grid.records.map((record) => record.cells);
+        const fitted = fitGrid(grid.headings, cells, context);
+        if (!fitted) return [];
         const plain = TRUST[grid.layout] * (grid.plain ?? 1) * own;
-        const value = fitted.rows.length * fitted.score * plain * explained(grid, fitted, lines);
-        return [{ lines, grid, fitted, value }];
+        const worth = (each: Fitted): number =>
+          each.rows.length * each.score * plain * explained(grid, each, lines);
+        const settled = known.flatMap((layout): Candidate[] => {
+          if (!isSameLayout(layout, { structure: grid.layout, headings: fitted.headings })) return [];
+          const so = fitGrid(grid.headings, cells, context, layout);
+          if (!so || so.rows.length === 0) return [];
+          return [
+            {
+              lines,
+              grid,
+              fitted: so,
+              context,
+              known: layout,
+              value: SETTLED * Math.max(worth(so), worth(fitted))
+            }
+          ];
+        });
+        if (fitted.rows.length === 0 || fitted.score <= 0) return settled;
+        const few = fitted.rows.length <= FEW && fitted.rows.length >= 0.8 * lines.length;
+        if (strength(fitted) < (few ? ENOUGH_FOR_FEW : ENOUGH)) return settled;
+        return [...settled, { lines, grid, fitted, context, value: worth(fitted) }];
       });
     }
   }
@@ -151,7 +197,7 @@ function strength({ evidence, rows }: Fitted): number {
 }
 
 /** What the paper says beside its rows: every whole figure, and the unit it names for thread. */
-function contextOf(lines: readonly PaperLine[]): { stated: Set<number>; unit: string | undefined } {
+function contextOf(lines: readonly PaperLine[]): Context {
   const stated = new Set<number>();
   let unit: string | undefined;
   for (const { text } of lines) {

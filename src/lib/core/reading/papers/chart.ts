@@ -10,10 +10,13 @@ import {
   placeOf,
   rewritten
 } from '$lib/core/reading/pages';
-import { bestCandidate, type Candidate } from './candidates';
+import { bestCandidate, type Candidate, type KnownLayout } from './candidates';
+import { columnsOf, type ReadColumn, type ReadLayout } from './columns';
 import { isSummary, type PaperFacts, readFacts } from './facts';
 import { type Instruction, readInstructions } from './instructions';
+import { listsOf, type ReadList } from './lists';
 import { type MeaningGuess, threadMeaning } from './threadMeaning';
+import { titleOf } from './title';
 
 /** A row of a chart with the role it seems to have, and the lines of the paper it stood on. */
 export type ReadRow = ChartRow &
@@ -36,9 +39,16 @@ export interface ChartProblem {
 
 export interface ChartReading {
   rows: ReadRow[];
+  /** The columns of the paper; none where nothing is read as a chart. */
+  columns: ReadColumn[];
+  layout: ReadLayout | null;
+  /** Sizes or files of their own on one paper; none where it holds one. */
+  lists: ReadList[];
   problems: ChartProblem[];
   /** Numbered sentences of an instruction sheet on the same paper. */
   instructions: Instruction[];
+  /** What the paper seems to be about. */
+  title: string | null;
   /** What the paper says of the whole design. */
   facts: PaperFacts;
   /** Stitches that a total line of the chart states. */
@@ -47,6 +57,16 @@ export interface ChartReading {
   thread: MeaningGuess;
   /** Lines the maker set aside as no stops, as they stand. */
   setAside: { line: number; text: string }[];
+}
+
+/** What the maker says of a paper. */
+export interface Said {
+  /** Numbers of lines, from 1, that are no stops. */
+  setAside?: readonly number[];
+  /** Lines of a paper written anew, by number. */
+  corrections?: Readonly<Record<number, string>>;
+  /** Layouts that are settled, of houses or of this very paper. */
+  layouts?: readonly KnownLayout[];
 }
 
 /** A chart longer than this is no chart. */
@@ -59,41 +79,37 @@ const MAX_CHART_LINES = 2000;
  * with its text.
  *
  * @param text the paper as pasted
- * @param setAside line numbers (from 1) that the maker says are no stops
+ * @param said what the maker says of it
  *
  * @example
  * readChart('1 placement grey 120 0.60 m').rows[0]
  * // { line: 1, lines: [1], number: 1, name: 'placement', colour: 'grey', stitches: 120, threadMetres: 0.6,
  * //   role: 'placement', confidence: 0.95 }
  */
-export function readChart(text: string, setAside: readonly number[] = []): ChartReading {
+export function readChart(text: string, said: Omit<Said, 'corrections'> = {}): ChartReading {
   const lines = text
     .slice(0, MAX_CHART_CHARACTERS)
     .replace(/^\ufeff/, '')
     .split(/\r\n|\r|\n/);
   const cut = text.length > MAX_CHART_CHARACTERS || lines.length > MAX_CHART_LINES;
   const some = lines.slice(0, MAX_CHART_LINES);
-  return readLines([linesOfText(some), ...delimitedLines(some.join('\n'))], setAside, cut);
+  return readLines([linesOfText(some), ...delimitedLines(some.join('\n'))], said, cut);
 }
 
-/**
- * Reads a paper whose text has positions, as a PDF gives it, in the same way.
- *
- * @param corrections lines the maker has written anew, by number
- */
-export function readPaper(
-  paper: Paper,
-  setAside: readonly number[] = [],
-  corrections: Readonly<Record<number, string>> = {}
-): ChartReading {
+/** Reads a paper whose text has positions, as a PDF gives it, in the same way. */
+export function readPaper(paper: Paper, said: Said = {}): ChartReading {
   const lines = linesOf(paper).map((line): PaperLine => {
-    const text = corrections[line.line];
+    const text = said.corrections?.[line.line];
     return text === undefined ? line : rewritten(line, text);
   });
-  return readLines([lines.slice(0, MAX_CHART_LINES)], setAside, lines.length > MAX_CHART_LINES);
+  return readLines([lines.slice(0, MAX_CHART_LINES)], said, lines.length > MAX_CHART_LINES);
 }
 
-function readLines(views: readonly PaperLine[][], setAside: readonly number[], cut: boolean): ChartReading {
+function readLines(
+  views: readonly PaperLine[][],
+  { setAside = [], layouts = [] }: Said,
+  cut: boolean
+): ChartReading {
   const all = views[0] ?? [];
   const textOf = new Map(all.map(({ line, text }) => [line, text]));
   const problems: ChartProblem[] = [];
@@ -104,7 +120,7 @@ function readLines(views: readonly PaperLine[][], setAside: readonly number[], c
   const aside = all.filter(({ line }) => setAside.includes(line)).map(({ line, text }) => ({ line, text }));
   const used = (lines: readonly PaperLine[]): PaperLine[] =>
     withoutFurniture(lines.filter(({ line, tokens }) => tokens.length > 0 && !setAside.includes(line)));
-  const best = bestCandidate(views.map(used));
+  const best = bestCandidate(views.map(used), layouts);
   const rows = best ? rowsOf(best) : [];
   const kept = rows.filter(({ line }) => !setAside.includes(line));
   aside.push(
@@ -116,15 +132,27 @@ function readLines(views: readonly PaperLine[][], setAside: readonly number[], c
   const taken = new Set(kept.flatMap(({ lines }) => lines));
   const filled = used(all).filter(({ text }) => !/^[\s\-=_|+:.·•*]+$/.test(text));
   const { instructions, rest } = readInstructions(filled.filter(({ line }) => !taken.has(line)));
-  const { facts, lines: factLines, doubts } = readFacts(rest, () => false);
-  for (const { line, message } of doubts) report(line, 'doubt', message);
   const heads = new Set(best?.grid.heads?.map(({ line }) => line));
+  const lists = listsOf(
+    kept,
+    rest.filter(({ line }) => !heads.has(line)),
+    kept.length === best?.fitted.rows.length
+      ? best.fitted.columns.flatMap(({ field, texts }) => (field === null ? [texts] : []))
+      : []
+  );
+  const { facts, lines: factLines, doubts } = readFacts(rest, () => false);
+  if (lists.length === 0) for (const { line, message } of doubts) report(line, 'doubt', message);
   for (const { line, text } of rest)
     if (!factLines.has(line) && !heads.has(line) && !isSummary(text))
       report(line, 'not-understood', whyNot(text));
   const [first] = kept;
   if (best && first && !best.fitted.unitSeen) report(first.line, 'doubt', NO_UNIT);
-  for (const { line, message } of doubtsAcrossRows(kept, facts)) report(line, 'doubt', message);
+  if (lists.length === 0)
+    for (const { line, message } of doubtsAcrossRows(kept, facts)) report(line, 'doubt', message);
+  for (const list of lists) {
+    const own = kept.filter(({ line }) => list.lines.includes(line));
+    for (const { line, message } of doubtsAcrossRows(own, list.facts)) report(line, 'doubt', message);
+  }
   if (cut) {
     report(
       all.length,
@@ -132,9 +160,20 @@ function readLines(views: readonly PaperLine[][], setAside: readonly number[], c
       `This is longer than a colour chart: only the first ${MAX_CHART_LINES} lines are read.`
     );
   }
-  const guessed = withRoles(kept);
+  const guessed =
+    lists.length === 0
+      ? withRoles(kept)
+      : lists.flatMap((list) => withRoles(kept.filter(({ line }) => list.lines.includes(line))));
+  const { columns, layout } = best ? columnsOf(best) : { columns: [], layout: null };
   return {
     rows: guessed,
+    columns,
+    layout,
+    lists,
+    title: titleOf(
+      rest.filter(({ line }) => !heads.has(line)),
+      first?.line ?? Infinity
+    ),
     problems,
     instructions,
     facts,
