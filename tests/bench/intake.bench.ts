@@ -16,6 +16,8 @@ import { isTrueRow, readShared, sharedTruths } from './support/sharedPapers';
 import { type Layout, TEXT_LAYOUTS } from './support/textLayouts';
 
 const CHARTS = 10;
+/** Roles at least this sure are held to it. */
+const SURE = 0.9;
 const list = process.argv.includes('--list');
 const count = { rows: 0, read: 0, right: 0 };
 const share = (part: number, whole: number): number => Number((part / whole).toFixed(4));
@@ -72,7 +74,7 @@ async function sharedRecall(): Promise<number> {
 
 /** Charts of every construction: roles guessed, and rows put on the stops they are. */
 async function rolesAndPlaces(): Promise<{ roleAccuracy: number; alignment: number }> {
-  const all = { rows: 0, roles: 0, placed: 0 };
+  const all = { rows: 0, roles: 0, placed: 0, sure: 0, surelyRight: 0 };
   const layouts = [...TEXT_LAYOUTS, ...PDF_LAYOUTS, ...UNSEEN_LAYOUTS];
   for (const [at, chart] of trueCharts(7).entries()) {
     const layout = layouts[at % layouts.length];
@@ -82,11 +84,19 @@ async function rolesAndPlaces(): Promise<{ roleAccuracy: number; alignment: numb
     for (const row of chart.rows) {
       const found = reading.rows.find(({ number }) => number === row.number);
       all.rows++;
-      if (found?.role === row.role) all.roles++;
+      const isRight = found?.role === row.role;
+      if (found && found.confidence >= SURE) {
+        all.sure++;
+        if (isRight) all.surelyRight++;
+      }
+      if (isRight) all.roles++;
       else if (list) console.log('  role', chart.kind, layout.name, row.name, row.role, found?.role);
       if (matches.find(({ line }) => line === found?.line)?.keys.includes(row.key)) all.placed++;
     }
   }
+  console.log(
+    `roles said to be ${100 * SURE} % sure or more: ${all.surelyRight} of ${all.sure} right (${share(all.surelyRight, all.sure)})`
+  );
   return { roleAccuracy: share(all.roles, all.rows), alignment: share(all.placed, all.rows) };
 }
 

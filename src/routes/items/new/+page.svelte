@@ -273,7 +273,7 @@
             ? `, ${formatSize(size, shop.unit)}`
             : ''}{hoop
             ? `, in ${hoop.name}${liesTurned ? ', turned a quarter' : ''}`
-            : ''}.{' '}{#if needed.length > 0}
+            : ''}.&#32;{#if needed.length > 0}
             <span class="text-warn"
               >{needed.length === 1 ? 'One stop' : `${needed.length} stops`} it needs {needed.length === 1
                 ? 'is'

@@ -89,7 +89,10 @@ export function columnFrom(head: string, cells: readonly string[], labelled = fa
       (text) => isColourName(text.replace(/[^\p{L}\s]*\d[^\s]*/gu, '')) || /#[0-9a-f]{6}\b/i.test(text)
     ),
     tinted: share((text) => colourOf(text) !== undefined),
-    working: share((text) => guessRole(text, null, 0.5).confidence > 0.6),
+    working: share((text) => {
+      const { role, confidence } = guessRole(text, null, 0.5);
+      return role !== 'decoration' && confidence > 0.6;
+    }),
     coded: share(isCode),
     timed: share((text) => /(?:^|\s)\d{1,2}:\d{2}(?:$|\s)/.test(text)),
     differing: new Set(filled.map((text) => text.toLowerCase())).size / Math.max(1, filled.length),

@@ -1,5 +1,5 @@
 import type { ChartRow, Stitched } from '$lib/core/documents/item';
-import { guessRole, type RoleGuess } from '$lib/core/reading/evidence';
+import type { RoleGuess } from '$lib/core/reading/evidence';
 import {
   delimitedLines,
   linesOf,
@@ -15,6 +15,7 @@ import { columnsOf, type ReadColumn, type ReadLayout } from './columns';
 import { isSummary, type PaperFacts, readFacts } from './facts';
 import { type Instruction, readInstructions } from './instructions';
 import { listsOf, type ReadList } from './lists';
+import { withRoles } from './roles';
 import { type MeaningGuess, threadMeaning } from './threadMeaning';
 import { titleOf } from './title';
 
@@ -160,20 +161,26 @@ function readLines(
       `This is longer than a colour chart: only the first ${MAX_CHART_LINES} lines are read.`
     );
   }
+  const title = titleOf(
+    rest.filter(({ line }) => !heads.has(line)),
+    first?.line ?? Infinity
+  );
   const guessed =
     lists.length === 0
-      ? withRoles(kept)
-      : lists.flatMap((list) => withRoles(kept.filter(({ line }) => list.lines.includes(line))));
+      ? withRoles(kept, title)
+      : lists.flatMap((list) =>
+          withRoles(
+            kept.filter(({ line }) => list.lines.includes(line)),
+            title
+          )
+        );
   const { columns, layout } = best ? columnsOf(best) : { columns: [], layout: null };
   return {
     rows: guessed,
     columns,
     layout,
     lists,
-    title: titleOf(
-      rest.filter(({ line }) => !heads.has(line)),
-      first?.line ?? Infinity
-    ),
+    title,
     problems,
     instructions,
     facts,
@@ -227,21 +234,6 @@ function down(place: Place | undefined): number {
 /** Marks left over between words, as the dash of "Placement - 120". */
 function tidy(text: string): string {
   return text.replace(/^[\s\-–—:,;.]+|[\s\-–—:,;]+$/g, '').replace(/\s+/g, ' ');
-}
-
-/** Rows with the roles their words and their order suggest. */
-function withRoles<Row extends ChartRow>(rows: Row[]): (Row & RoleGuess)[] {
-  const guessed = rows.map((row, at) => ({
-    ...row,
-    ...guessRole(row.name, row.stitches, rows.length > 1 ? at / (rows.length - 1) : 0)
-  }));
-  const lastEdge = guessed.findLastIndex(({ role }) => role === 'satin-edge');
-  // An edge with another edge after it closes a shape on the item, not the item; a border is always the item’s.
-  return guessed.map((row, at) =>
-    row.role === 'satin-edge' && at < lastEdge && !/\b(?:border|rim|merrow)\b/i.test(row.name)
-      ? { ...row, role: 'applique-edge' as const, confidence: 0.6 }
-      : row
-  );
 }
 
 /** How many lines at the top and the foot of a page may be what every page repeats. */
