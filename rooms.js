@@ -45,8 +45,9 @@ export const wings = {
     pages: [],
     grids: ['pages'],
     evidence: [],
+    sheets: ['pages', 'evidence'],
     papers: ['drawings', 'pages', 'grids', 'evidence'],
-    matching: ['evidence', 'papers']
+    matching: ['evidence', 'sheets', 'papers']
   },
   making: {
     stack: [],

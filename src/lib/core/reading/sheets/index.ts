@@ -1,0 +1,2 @@
+export type { SheetAction, SheetStop } from './actions';
+export { type SheetReading, readSheet } from './readSheet';

@@ -1,0 +1,261 @@
+import { MM_PER_INCH } from '$lib/core/base/units';
+import type { PaperLine } from '$lib/core/reading/pages';
+
+/** A piece as a sheet lists it, or only speaks of it. */
+export interface SheetPiece {
+  /** What the sheet calls it: its letter where it has one. */
+  name: string;
+  material: string | null;
+  count: number;
+  /** Size to cut, mm; null where the sheet says none. */
+  cut: { widthMm: number; heightMm: number | null } | null;
+  /** The size as printed. */
+  printed: string | null;
+  role: 'stabiliser' | 'topping' | null;
+  /** Words by which sentences mean it, in small letters, the longest first. */
+  words: string[];
+  /** Line of the list; null where only sentences name it. */
+  line: number | null;
+}
+
+const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:[\s-]+\d+\/\d+)?|\d+\/\d+|\d*[½¼¾⅛⅜⅝⅞]`;
+const UNIT = String.raw`mm|cm|in\b\.?|inch(?:es)?|["″”]`;
+const TIMES = String.raw`\s*(?:[x×*]|by)\s*`;
+const SIZE = new RegExp(
+  `(${NUMBER})\\s*(${UNIT})?\\s*(?:wide|high|long|[wWhHlL]\\b)?${TIMES}(${NUMBER})\\s*(${UNIT})?(?:\\s*(?:high|long|wide|[wWhHlL]\\b))?`,
+  'i'
+);
+const LONG = new RegExp(`(${NUMBER})\\s*(${UNIT})\\s*(?:long|of it|length)?`, 'i');
+
+/** Whether a line states a size to cut. */
+export function saysSize(text: string): boolean {
+  return sizeIn(text) !== undefined;
+}
+
+interface Sized {
+  cut: NonNullable<SheetPiece['cut']>;
+  printed: string;
+  at: number;
+}
+
+function sizeIn(text: string): Sized | undefined {
+  const found = SIZE.exec(text);
+  if (!found?.[1] || !found[3]) return undefined;
+  const unit = found[4] ?? found[2];
+  if (unit === undefined) return undefined;
+  const [widthMm, heightMm] = [toMm(found[1], found[2] ?? unit), toMm(found[3], unit)];
+  return { cut: { widthMm, heightMm }, printed: found[0].trim(), at: found.index };
+}
+
+/** "5 1/4 in" or "5¼ in" as mm. */
+function toMm(digits: string, unit: string): number {
+  const FRACTIONS: Readonly<Record<string, number>> = {
+    '½': 0.5,
+    '¼': 0.25,
+    '¾': 0.75,
+    '⅛': 0.125,
+    '⅜': 0.375,
+    '⅝': 0.625,
+    '⅞': 0.875
+  };
+  let value = 0;
+  for (const part of digits
+    .replace(/([½¼¾⅛⅜⅝⅞])/, ' $1')
+    .trim()
+    .split(/[\s-]+/)) {
+    const [over, under] = part.split('/');
+    value +=
+      FRACTIONS[part] ??
+      (under === undefined ? Number(part.replace(',', '.')) : Number(over) / Number(under));
+  }
+  const each = /^mm/i.test(unit) ? 1 : /^cm/i.test(unit) ? 10 : MM_PER_INCH;
+  return Math.round(value * each * 100) / 100;
+}
+
+/** Words that say what a thing is made of or does, not which it is. */
+const STABILISER =
+  /\b(?:stabili[sz]ers?|tear[\s-]?away|cut[\s-]?away|wash[\s-]?away|water[\s-]soluble|mesh|backing paper|vlies(?:eline)?|organza)\b/i;
+const TOPPING = /\btopp(?:ing|er film)\b|\bfilm\b/i;
+/** Lines above which a list of pieces stands. */
+const HEADS = /^\W*(?:part|piece|item|material|fabric|name|qty|no\.?|count|cut|size|you (?:will )?need)\b/i;
+
+/**
+ * The pieces a sheet lists: lines with a size to cut, read as count, letter, name and material, in whatever order and marks.
+ *
+ * @param lines lines that are no steps
+ *
+ * @example
+ * piecesListed(linesOfText(['1 back (towelling), 220 x 260 mm']))[0]
+ * // { name: 'back', material: 'towelling', count: 1, cut: { widthMm: 220, heightMm: 260 }, … }
+ */
+export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
+  const pieces: SheetPiece[] = [];
+  const first = lines.findIndex(({ text }) => sizeIn(text) && !isOfTheWhole(text));
+  let heads: Head[] = [];
+  for (const [at, { line, text, cells, tokens }] of lines.entries()) {
+    if (at < first && cells.length >= 2 && HEADS.test(text))
+      heads = cells.map((cell) => ({ text: cell.text.toLowerCase(), x: cell.x }));
+    const piece = pieceOn(
+      text,
+      cells.map((cell) => cell.text),
+      under(heads, tokens)
+    );
+    if (piece && !pieces.some(({ name }) => name === piece.name)) pieces.push({ ...piece, line });
+  }
+  return pieces;
+}
+
+interface Head {
+  text: string;
+  x: number;
+}
+
+/** What stands under each heading, by its place. */
+function under(heads: readonly Head[], tokens: PaperLine['tokens']): ReadonlyMap<string, string> {
+  const texts = new Map<string, string>();
+  for (const { text, x } of tokens) {
+    const head = heads.findLast((each) => x >= each.x - 1.5) ?? heads[0];
+    if (head) texts.set(head.text, `${texts.get(head.text) ?? ''} ${text}`.trim());
+  }
+  return texts;
+}
+
+/** A size of the finished thing, of its hoop or of its design is none to cut. */
+function isOfTheWhole(text: string): boolean {
+  return /\b(?:hoop|finished|design|closed?s?|opens?|fits|makes|holds|sewing field|field|size[d]? of|overall|stitched|frame)\b/i.test(
+    text
+  );
+}
+
+function pieceOn(
+  text: string,
+  cells: readonly string[],
+  heads: ReadonlyMap<string, string>
+): Omit<SheetPiece, 'line'> | undefined {
+  if (isOfTheWhole(text)) return undefined;
+  const sized = sizeIn(text) ?? longIn(text, cells);
+  if (!sized) return undefined;
+  const rest = text.slice(0, sized.at) + ' ' + text.slice(sized.at + sized.printed.length);
+  // A sentence that names a size on the way is no line of the list.
+  if (
+    /[.!?]\s*$/.test(text.trim()) &&
+    /\b(?:lay|fold|trim|place|leave|put|sew|cut)\b/i.test(rest) &&
+    rest.split(/\s+/).length > 9
+  )
+    return undefined;
+  const counted = countIn(rest, cells);
+  const bare = tidy(counted.rest);
+  const named = heads.size >= 3 ? byHeads(heads) : byMarks(bare, cells);
+  if (!named || !/\p{L}/u.test(named.name) || named.name.length > 60) return undefined;
+  const all = `${named.name} ${named.material ?? ''}`;
+  const role = STABILISER.test(all) ? 'stabiliser' : TOPPING.test(all) ? 'topping' : null;
+  return {
+    name: named.name,
+    material: named.material,
+    count: counted.count,
+    cut: sized.cut,
+    printed: sized.printed,
+    role,
+    words: wordsFor(named.name, named.material, role)
+  };
+}
+
+/** A length alone, as of a ribbon, where the line looks like one of a list. */
+function longIn(text: string, cells: readonly string[]): Sized | undefined {
+  if (cells.length < 2 && !/^\W*\d+\s*[x×]?\s*\p{L}/u.test(text)) return undefined;
+  if (!/\b(?:ribbon|cord|elastic|webbing|tape|zip(?:per)?|strap|lace|rope|velcro|binding)\b/i.test(text))
+    return undefined;
+  const all = [...text.matchAll(new RegExp(LONG.source, 'gi'))];
+  const found = all.at(-1);
+  if (!found?.[1] || !found[2]) return undefined;
+  return {
+    cut: { widthMm: toMm(found[1], found[2]), heightMm: null },
+    printed: found[0].trim(),
+    at: found.index
+  };
+}
+
+function countIn(text: string, cells: readonly string[]): { count: number; rest: string } {
+  const lone = cells.find((cell) => /^[x×]?\s*\d{1,2}\s*[x×]?$/.test(cell.trim()));
+  if (lone !== undefined && cells.length >= 3)
+    return { count: Number(lone.replace(/\D/g, '')), rest: text.replace(lone, ' ') };
+  const found =
+    /^\W*(\d{1,2})\s*(?:[x×]|pcs?\.?|pieces?(?: of)?|layers?(?: of)?|sheets?(?: of)?)?\s+(?=\p{L})/iu.exec(
+      text
+    ) ??
+    /\bcut\s+(\d{1,2})\b/i.exec(text) ??
+    /(?:^|[\s(,;])[x×]\s?(\d{1,2})\b/.exec(text) ??
+    /\b(\d{1,2})\s?[x×](?=[\s,;.)]|$)/.exec(text) ??
+    /\b(\d{1,2})\s+(?:pieces?|pcs?|layers?|sheets?)\b/i.exec(text);
+  if (found?.[1]) return { count: Math.max(1, Number(found[1])), rest: text.replace(found[0], ' ') };
+  const word = /^\W*(one|two|three|four|a|an)\b(?:\s+(?:layers?|pieces?|sheets?)\s+of)?\s+/i.exec(text);
+  const COUNTS: Readonly<Record<string, number>> = { one: 1, a: 1, an: 1, two: 2, three: 3, four: 4 };
+  if (word?.[1]) return { count: COUNTS[word[1].toLowerCase()] ?? 1, rest: text.replace(word[0], ' ') };
+  return { count: 1, rest: text };
+}
+
+function tidy(text: string): string {
+  return text
+    .replace(/^[\s•◦▪●·*–—>|:=-]+|[\s|,;:=–—.-]+$/g, '')
+    .replace(/\b(?:cut|size[ds]?|to|at|about|approx\.?|each)\s*$/i, '')
+    .replace(/\(\s*\)/g, '')
+    .replace(/[\s,;:|–—-]+$/g, '');
+}
+
+type Named = { name: string; material: string | null };
+
+function byHeads(heads: ReadonlyMap<string, string>): Named | undefined {
+  const at = (pattern: RegExp): string | undefined => [...heads].find(([head]) => pattern.test(head))?.[1];
+  const name =
+    at(/^(?:part|piece|item|name|letter|label|what)/) ??
+    [...heads.values()].find((text) => /\p{L}/u.test(text));
+  const material = at(/^(?:material|fabric|cloth|made of|from|kind)/);
+  if (name === undefined) return undefined;
+  return { name: tidy(name), material: material === undefined || material === name ? null : tidy(material) };
+}
+
+/** Name and material as marks part them: brackets, a colon, a dash, a comma; or cells of their own. */
+function byMarks(bare: string, cells: readonly string[]): Named | undefined {
+  const words = cells.filter((cell) => /\p{L}/u.test(cell) && !sizeIn(cell) && !/^\d/.test(cell.trim()));
+  if (words.length >= 2 && words[0] !== undefined)
+    return { name: tidy(words[0]), material: tidy(words.slice(1).join(', ')) };
+  const letter = /^(?:(?:piece|fabric|part)\s+)?([A-Z])\b\s*[.):=,–—-]*\s*(?:\(?\s*)(.*?)\)?$/.exec(bare);
+  if (letter?.[1] && letter[1] !== 'I')
+    return { name: letter[1], material: letter[2] ? tidy(letter[2]) : null };
+  const bracket = /^([^([]+?)\s*[([]([^)\]]+)[)\]]/.exec(bare);
+  if (bracket?.[1] && bracket[2]) {
+    const inside = bracket[2].trim();
+    if (/^[A-Z]$/.test(inside)) return { name: inside, material: tidy(bracket[1]) };
+    return { name: tidy(bracket[1]), material: tidy(inside) };
+  }
+  const parts = bare.split(/\s*[:;|]\s*|\s+[–—-]\s+|,\s+/).filter((part) => part.trim() !== '');
+  if (parts[0] === undefined) return undefined;
+  return { name: tidy(parts[0]), material: parts.length > 1 ? tidy(parts.slice(1).join(', ')) : null };
+}
+
+/**
+ * Words by which sentences mean a piece: its name, what the name is about, its material where it is no cloth like the others.
+ *
+ * @example
+ * wordsFor('A', 'cotton, front', null) // ['cotton, front', 'front', 'a']
+ */
+export function wordsFor(name: string, material: string | null, role: SheetPiece['role']): string[] {
+  const words = new Set<string>();
+  const lower = name.toLowerCase();
+  words.add(lower);
+  const isLetter = /^[A-Z]\d?$/.test(name);
+  if (!isLetter) {
+    // "front fabric" is meant by "front", "upper fabric" by "upper piece".
+    const core = lower.replace(/\b(?:fabric|cloth|piece|panel|material|main|sheet)s?\b/g, '').trim();
+    if (core !== '' && core !== lower) words.add(core);
+  }
+  if (material !== null) {
+    const own = material.toLowerCase();
+    words.add(own);
+    for (const part of own.split(/,\s*|\s+for\s+(?:the\s+)?|\s*\/\s*/))
+      if (isLetter || role !== null) words.add(part.trim());
+  }
+  if (role === 'stabiliser') words.add('stabiliser').add('stabilizer');
+  if (role === 'topping') words.add('topping').add('film');
+  return [...words].filter((word) => word !== '').sort((a, b) => b.length - a.length);
+}

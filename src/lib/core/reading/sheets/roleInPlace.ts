@@ -1,0 +1,42 @@
+import type { Role } from '$lib/core/documents/item';
+import type { SheetAction, SheetStop } from './actions';
+import { roleSaid } from './stopsSaid';
+
+/** Words that say this surely what a stop does. */
+const SAID = 0.72;
+
+/**
+ * What a stop does: as its words say, else as what hands do before and after it shows.
+ *
+ * @param actions all actions of the sheet
+ * @param stops all its stops
+ *
+ * @example
+ * roleInPlace(stop, [], [stop]).role // 'placement': the first stop, with nothing laid before it
+ */
+export function roleInPlace(
+  { n, text }: Pick<SheetStop, 'n' | 'text'>,
+  actions: readonly SheetAction[],
+  stops: readonly Pick<SheetStop, 'n'>[]
+): { role: Role; confidence: number } {
+  const said = roleSaid(text);
+  if (said.confidence >= SAID) return said;
+  const before = actions.filter(({ after }) => after === n - 1);
+  const after = actions.filter(({ after: own }) => own === n);
+  const laid = before.filter(({ action }) => action === 'lay' || action === 'insert-ribbon').at(-1);
+  const isLast = stops.every((other) => other.n <= n);
+  const ends = after.some(({ action }) => action === 'unhoop' || action === 'turn-through');
+  if (laid && n > 1) {
+    const isFlipped = after.some(({ action, piece }) => action === 'flip' && piece === laid.piece);
+    if (isFlipped) return { role: 'join-seam', confidence: 0.85 };
+    if (laid.face === 'down' && ends) return { role: 'closing-seam', confidence: 0.8 };
+    if (isLast && ends && /\bfold/.test(before.map(({ action }) => action).join(' ')))
+      return { role: 'join-seam', confidence: 0.6 };
+    return { role: 'tack-down', confidence: 0.75 };
+  }
+  const lays = after.some(({ action }) => action === 'lay' || action === 'insert-ribbon');
+  const threaded = before.some(({ action }) => action === 'change-thread');
+  if (n === 1 || (lays && !threaded)) return { role: 'placement', confidence: lays ? 0.8 : 0.6 };
+  if (isLast && ends) return { role: 'closing-seam', confidence: 0.6 };
+  return said;
+}

@@ -1,0 +1,161 @@
+import type { Role } from '$lib/core/documents/item';
+import { guessRole } from '$lib/core/reading/evidence';
+
+const ORDINALS = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+  'thirteenth',
+  'fourteenth',
+  'fifteenth',
+  'sixteenth',
+  'seventeenth',
+  'eighteenth',
+  'nineteenth',
+  'twentieth'
+];
+const COUNTS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve'
+];
+
+/** What the machine does by itself, in a sheet’s verbs. */
+const RUN =
+  /^(?:sew|stitch|run|embroider|start|work|do|machine|let|go|continue|finish|make|repeat|use|press|resume)\b/i;
+const STOP = String.raw`(?:(?:colou?r|thread|machine|needle|sewing)[\s-])?(?:stops?|colou?rs?|rounds?|sections?)`;
+const NUMBERED = new RegExp(
+  `\\b${STOP}\\s*(?:#|no\\.?|number|nr\\.?)?\\s*(\\d{1,3})(?:\\s*(?:to|–|-|through|and|&|,|\\+)\\s*(?:${STOP}\\s*)?(\\d{1,3}))?(?:\\s*(?:and|&|,)\\s*(\\d{1,3}))?`,
+  'i'
+);
+const RELATIVE = new RegExp(
+  `\\b(?:the\\s+)?(next|following|${ORDINALS.join('|')}|last|final)\\s+(?:(${COUNTS.slice(2).join('|')}|\\d{1,2})\\s+)?(?:\\p{L}+\\s+)?${STOP}\\b`,
+  'iu'
+);
+const SEVERAL = new RegExp(`\\b(${COUNTS.slice(1).join('|')}|\\d{1,2})\\s+(?:more\\s+)?${STOP}\\b`, 'i');
+/** What a sheet calls the work of a stop, where it does not number them. */
+const WORK =
+  /\b(?:placement|position(?:ing)?|guide|die|cutting?|outline|tack-?down|tacking|hold-?down|holding|basting|zig-?zag|satin|border|edge|edging|seam|quilting|stippling|design|motif|lettering|letters|name|words?|eyes?|details?|decoration|top-?stitch\w*|perimeter|cover stitch\w*|buttonholes?|eyelets?|marks?|lines?)\b/i;
+
+/** Stops that a part of a sentence runs: how many, and the number of the first where it says one. */
+export interface StopsSaid {
+  from: number | null;
+  count: number;
+  /** Whether it is the last of all. */
+  last: boolean;
+}
+
+/**
+ * The stops that a part of a sentence runs.
+ *
+ * @param reached number of the last stop that ran
+ * @returns undefined where it runs none, or only speaks of one that ran before
+ *
+ * @example
+ * stopsSaid('Sew stops 4 to 6', 3) // { from: 4, count: 3, last: false }
+ */
+export function stopsSaid(segment: string, reached: number): StopsSaid | undefined {
+  const text = segment.replace(/^(?:and|then|now|next)\s+/i, '');
+  if (/^(?:before|until)\b/i.test(text)) return undefined;
+  const numbered = NUMBERED.exec(text);
+  if (numbered?.[1]) {
+    const from = Number(numbered[1]);
+    const to = Math.max(from, Number(numbered[2] ?? from), Number(numbered[3] ?? 0));
+    const runs =
+      RUN.test(text) ||
+      numbered.index <= 12 ||
+      /\b(?:for|sew|stitch|run|embroider|with|is)\s+(?:the\s+)?(?:\p{L}+,?\s+)?$/iu.test(
+        text.slice(0, numbered.index)
+      ) ||
+      /[(,]\s*$/.test(text.slice(0, numbered.index));
+    return runs && to > reached
+      ? { from: Math.max(from, reached + 1), count: to - Math.max(from, reached + 1) + 1, last: false }
+      : undefined;
+  }
+  const relative = RELATIVE.exec(text);
+  if (relative?.[1]) {
+    const word = relative[1].toLowerCase();
+    const count = countOf(relative[2]) ?? 1;
+    const runs =
+      RUN.test(text) ||
+      relative.index <= 12 ||
+      /\b(?:for|sew|stitch|run|embroider)\s*$/i.test(text.slice(0, relative.index));
+    if (!runs) return undefined;
+    if (word === 'last' || word === 'final') return { from: null, count, last: true };
+    const ordinal = ORDINALS.indexOf(word) + 1;
+    if (ordinal > 0 && count === 1)
+      return ordinal > reached ? { from: ordinal, count: 1, last: false } : undefined;
+    return { from: null, count, last: false };
+  }
+  const several = SEVERAL.exec(text);
+  if (several?.[1] && (RUN.test(text) || several.index <= 12 || /\bfollow/i.test(text)))
+    return { from: null, count: countOf(several[1]) ?? 1, last: false };
+  return undefined;
+}
+
+/**
+ * Whether a part of a sentence that names no stop still runs one: a verb of the machine and its work, not by hand.
+ *
+ * @example
+ * runsUnnamed('stitch the placement line') // true
+ */
+export function runsUnnamed(segment: string): boolean {
+  if (!/^(?:sew|stitch|run|embroider|machine|stitch out|sew out)\b/i.test(segment)) return false;
+  return (
+    WORK.test(segment) && !/\b(?:by hand|hand-|opening|gap|button|snap|hook|loop tape|shut)\b/i.test(segment)
+  );
+}
+
+function countOf(word: string | undefined): number | undefined {
+  if (word === undefined) return undefined;
+  const at = COUNTS.indexOf(word.toLowerCase());
+  return at > 0 ? at : /^\d+$/.test(word) ? Number(word) : undefined;
+}
+
+/**
+ * What a stop does, from the sentence that runs it.
+ *
+ * @example
+ * roleSaid('Stop 2: holds the batting.') // 'tack-down'
+ */
+export function roleSaid(text: string): { role: Role; confidence: number } {
+  const lower = text.toLowerCase();
+  if (/\b(?:holds?|fix(?:es)?|secures?|catch(?:es)?|attach(?:es)?|tacks?|fastens?)\b/.test(lower))
+    return { role: 'tack-down', confidence: 0.85 };
+  if (
+    /\b(?:shows? where|draws?|marks?|outline of|outlines? the|where the .* (?:goes|belongs)|place(?:ment)? for)\b/.test(
+      lower
+    )
+  )
+    return { role: 'placement', confidence: 0.85 };
+  if (/\b(?:joins?|sews? .* together|across|through everything|through all)\b/.test(lower))
+    return { role: 'join-seam', confidence: 0.75 };
+  if (/\bquilt/.test(lower)) return { role: 'quilting', confidence: 0.9 };
+  if (/\b(?:all round|all around|closes?|seam round)\b/.test(lower))
+    return { role: 'closing-seam', confidence: 0.75 };
+  const { role, confidence } = guessRole(
+    text.replace(/\b(?:sew|stitch|run|stop|stops|next|the|colou?r|number)\b/gi, ' '),
+    null,
+    0.5
+  );
+  return { role, confidence };
+}
