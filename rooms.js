@@ -46,7 +46,7 @@ export const wings = {
     grids: ['pages'],
     evidence: [],
     sheets: ['pages', 'evidence'],
-    papers: ['drawings', 'pages', 'grids', 'evidence'],
+    papers: ['drawings', 'pages', 'grids', 'evidence', 'sheets'],
     matching: ['evidence', 'sheets', 'papers']
   },
   making: {
@@ -55,6 +55,7 @@ export const wings = {
     time: [],
     plan: ['stack', 'sizes', 'time'],
     checks: ['stack', 'plan'],
+    interpret: ['stack', 'checks'],
     summary: ['plan', 'checks']
   },
   preparing: { stash: [], threads: ['stash'], cutting: ['stash', 'threads'], templates: [] },

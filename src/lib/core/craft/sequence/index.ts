@@ -1,3 +1,4 @@
+export { estimateAlong } from './estimate';
 export {
   type AnswersOf,
   choice,

@@ -1,6 +1,7 @@
 export { addVariant } from './addVariant';
 export { align, type Alignment, type FixedMatch, inPatternOrder } from './align';
 export { assemble } from './assemble';
+export { ThreadRack } from './threadRack';
 export { blocksOf, stepBlocks } from './blocksOf';
 export { likeliest } from './likeliest';
 export { withLists } from './listsAsVariants';

@@ -10,6 +10,7 @@ import {
   placeOf,
   rewritten
 } from '$lib/core/reading/pages';
+import { readSheet, type SheetReading } from '$lib/core/reading/sheets';
 import { bestCandidate, type Candidate, type KnownLayout } from './candidates';
 import { columnsOf, type ReadColumn, type ReadLayout } from './columns';
 import { isSummary, type PaperFacts, readFacts } from './facts';
@@ -48,6 +49,8 @@ export interface ChartReading {
   problems: ChartProblem[];
   /** Numbered sentences of an instruction sheet on the same paper. */
   instructions: Instruction[];
+  /** The instruction sheet on the paper as actions; null where it asks for nothing. */
+  sheet: SheetReading | null;
   /** What the paper seems to be about. */
   title: string | null;
   /** What the paper says of the whole design. */
@@ -141,7 +144,13 @@ function readLines(
       ? best.fitted.columns.flatMap(({ field, texts }) => (field === null ? [texts] : []))
       : []
   );
-  const { facts, lines: factLines, doubts } = readFacts(rest, () => false);
+  const sheet = sheetOn(
+    filled.filter(({ line }) => !taken.has(line) && !heads.has(line)),
+    rest
+  );
+  // A size to cut is none of the design.
+  const cutLines = new Set(sheet?.pieces.map(({ line }) => line));
+  const { facts, lines: factLines, doubts } = readFacts(rest, (line) => cutLines.has(line));
   if (lists.length === 0) for (const { line, message } of doubts) report(line, 'doubt', message);
   for (const { line, text } of rest)
     if (!factLines.has(line) && !heads.has(line) && !isSummary(text))
@@ -182,12 +191,30 @@ function readLines(
     lists,
     title,
     problems,
-    instructions,
+    instructions: sheet ? asInstructions(sheet) : instructions,
+    sheet,
     facts,
     statedStitches: facts.stitches,
     thread: threadMeaning(guessed),
     setAside: aside
   };
+}
+
+/** What hands are asked for before a paper is an instruction sheet. */
+const FEW_ACTIONS = 3;
+
+function sheetOn(lines: readonly PaperLine[], outside: readonly PaperLine[]): SheetReading | null {
+  const sheet = readSheet(lines, titleOf(outside, Infinity));
+  return sheet.actions.length >= FEW_ACTIONS && sheet.stops.length > 0 ? sheet : null;
+}
+
+/** The steps of a sheet with numbers; one whose number is no figure takes its place. */
+function asInstructions({ steps }: SheetReading): Instruction[] {
+  return steps.map(({ number, parts }, at) => ({
+    number: Number(/\d+/.exec(number ?? '')?.[0] ?? at + 1),
+    text: parts.map(({ text }) => text).join(' '),
+    lines: [...new Set(parts.flatMap(({ lines }) => lines))]
+  }));
 }
 
 /** Rows that share a line of the paper are told apart by this much in their line number. */

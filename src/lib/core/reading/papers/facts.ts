@@ -19,7 +19,10 @@ export interface FactsReading {
 
 const NUMBER = String.raw`(\d{1,4}(?:[.,]\d+)?)`;
 const UNIT = String.raw`(mm|cm|in(?:ch(?:es)?)?\b\.?|"|″)`;
-const SIZE = new RegExp(`${NUMBER}\\s*${UNIT}?\\s*(?:\\(?[wh]\\)?)?\\s*[x×*]\\s*${NUMBER}\\s*${UNIT}`, 'gi');
+const SIZE = new RegExp(
+  `${NUMBER}\\s*${UNIT}?\\s*(?:\\(?[wh]\\)?)?\\s*(?:[x×*]|by)\\s*${NUMBER}\\s*${UNIT}`,
+  'gi'
+);
 const SIDE = new RegExp(`\\b(width|wide|height|high|tall)\\b\\s*[:=]?\\s*${NUMBER}\\s*${UNIT}`, 'gi');
 
 /**

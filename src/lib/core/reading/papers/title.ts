@@ -29,8 +29,12 @@ export function titleOf(lines: readonly PaperLine[], before: number): string | n
         .replace(/^[\s#*=_–—:,.;|-]+|[\s#*=_–—:,.;|-]+$/g, '');
       const words = name.match(/\p{L}{2,}/gu)?.length ?? 0;
       const digits = name.replace(/\D/g, '').length;
+      const isMenu =
+        /^\W*(?:skip to|home\b|menu\b|search\b|posted\b|share\b|log ?in\b|sign ?in\b|subscribe\b|leave a|page \d)/i.test(
+          bare
+        );
       const isSentence = /[.!?]$/.test(bare.trim()) || words > 8;
-      return words > 0 && name.length <= LONGEST && digits * 2 < name.length && !isSentence
+      return words > 0 && name.length <= LONGEST && digits * 2 < name.length && !isSentence && !isMenu
         ? [{ name, height }]
         : [];
     });

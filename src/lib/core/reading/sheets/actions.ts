@@ -1,6 +1,6 @@
 import type { Role } from '$lib/core/documents/item';
 import { type Facing, facing } from './facing';
-import { type ActionKind, type Meaning, MEANINGS } from './meanings';
+import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
 import { objectsOf } from './objects';
 import type { SheetPiece } from './pieces';
 import { segmentsOf } from './segments';
@@ -44,7 +44,7 @@ export interface SheetReadings {
 }
 
 const BELOW =
-  /\b(?:under(?:neath)?|beneath|below|behind)\b(?!\s+the\s+(?:foot|presser|needle|line|seam|edge))|\b(?:to|on|onto|against|at)\s+the\s+(?:(?:back|underside|bottom|wrong side)\s+of\s+the\s+(?:hoop|frame|work|stabili\w+|tear\S*|item|embroidery)|underside|back of it)/i;
+  /\b(?:under(?:neath)?|beneath|below|behind)\b(?!\s+the\s+(?:foot|presser|needle|line|seam|edge))|\b(?:to|on|onto|against|at)\s+the\s+(?:(?:back|underside|bottom|wrong side)\s+of\s+the\s+(?:hoop|frame|work|stabili\w+|tear\S*|item|embroidery)|underside|reverse|back of it|(?:back|wrong side)(?=\s*(?:,|$)))/i;
 const RIBBON = /\b(?:ribbon|cord|loop|elastic|strap|tab|webbing|string|hanger|band)\b/i;
 const OPTIONAL =
   /\b(?:if you (?:like|wish|want|prefer)|optional(?:ly)?|if (?:needed|necessary|wanted))\b|^for (?:a|an|names?|dense|extra)\b/i;
@@ -69,11 +69,13 @@ export function readActions(
 ): SheetReadings {
   const things = new Things(listed);
   const reader = new Reader(things, item);
+  for (const { text } of sentences) things.foresee(text);
   for (const sentence of sentences) reader.read(sentence);
+  const used = new Set(reader.actions.map(({ piece }) => piece));
   return {
     actions: reader.actions,
     stops: reader.stops.map((stop) => ({ ...stop, ...roleInPlace(stop, reader.actions, reader.stops) })),
-    pieces: things.pieces
+    pieces: things.pieces.filter(({ line, name }) => line !== null || used.has(name))
   };
 }
 
@@ -90,10 +92,13 @@ class Reader {
   #taped: SheetPiece[] = [];
   #pinned: SheetPiece[] = [];
   #laid: SheetPiece[] = [];
+  readonly #sides = new Map<SheetPiece, SheetAction['where']>();
   #last: SheetPiece[] = [];
   #group: { sentence: number; pieces: SheetPiece[] } = { sentence: -1, pieces: [] };
   #lastWasHoop = false;
   #turnedOut = false;
+  /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
+  readonly #deferred: (() => void)[] = [];
   readonly #things: Things;
   readonly #item: string | null;
 
@@ -113,9 +118,10 @@ class Reader {
   read(sentence: Sentence): void {
     const optional = OPTIONAL.test(sentence.text);
     const isThing = (part: string): boolean =>
-      this.#things.mentions(part).some(({ at }) => at <= 4) || /^(?:the\s+)?(?:fabrics|cloths)\b/.test(part);
+      this.#things.mentions(part).some(({ at }) => at <= 8) || /^(?:the\s+)?(?:fabrics|cloths)\b/.test(part);
     for (const { text, kind } of segmentsOf(sentence.text, isThing))
       if (kind !== 'not') this.#segment({ sentence, text, optional });
+    for (const run of this.#deferred.splice(0)) run();
   }
 
   #segment(said: Said): void {
@@ -130,6 +136,14 @@ class Reader {
         this.#add(said, 'change-thread');
         if (/\bbobbin\b/i.test(text)) this.#add(said, 'change-bobbin');
       }
+      const isFor =
+        /\bfor (?:the )?(?:\p{L}+ )?(?:stop|colou?r)/iu.test(text) &&
+        !/^(?:sew|stitch|run|embroider)\b/i.test(text);
+      if (isFor) {
+        const n = stops.from ?? this.#reached + 1;
+        this.#deferred.push(() => (n > this.#reached ? this.#run(n, said) : undefined));
+        return;
+      }
       const from = stops.from ?? this.#reached + 1;
       const colours = /\b(?:in|with)\s+\p{L}+(?:,\s*\p{L}+)*(?:,?\s+and\s+\p{L}+)/iu.test(sentence.text);
       for (let n = from; n < from + Math.min(40, stops.count); n++) {
@@ -138,7 +152,7 @@ class Reader {
       }
       return;
     }
-    if (runsUnnamed(text) && !this.#out) {
+    if (!this.#out && runsUnnamed(text, this.#hooped)) {
       if (/\bwith\b[^,]*\bthread\b/i.test(text)) this.#add(said, 'change-thread');
       this.#run(this.#reached + 1, said);
       return;
@@ -158,6 +172,8 @@ class Reader {
       return (this.#lastWasHoop || this.#over) && !this.#out;
     if (action === 'hoop-on' && /^\S+\s+(?:back\s+)?it\b/i.test(text))
       return this.#lastWasHoop || /\b(?:machine|arm)\b/i.test(text);
+    if (action === 'lay' && /^smooth\b/i.test(text))
+      return this.#things.mentions(text).some(({ piece }) => !this.#laid.includes(piece));
     // "Lay C in the frame": a frame that was stitched, once something is in the hoop.
     if (action === 'hoop' && this.#hooped) return /^(?:re-?)?hoop\b/i.test(text);
     return true;
@@ -236,7 +252,9 @@ class Reader {
     const noun = /^\p{L}+\s+(?:the|your)\s+((?:\p{L}+\s+)?\p{L}+?)\s+(?:right|inside|through|out)\b/iu.exec(
       text
     )?.[1];
-    return noun === undefined || /^(?:whole|work|item|thing|project)/i.test(noun) ? null : noun.toLowerCase();
+    return noun === undefined || /^(?:whole|work|item|thing|project|excess|rest)/i.test(noun)
+      ? null
+      : noun.toLowerCase();
   }
 
   /** What is done to pieces, one action for each. */
@@ -244,6 +262,14 @@ class Reader {
     const { text } = said;
     if (this.#turnedOut && OF_THE_ITEM.has(action) && this.#things.mentions(text).length === 0) {
       this.#add(said, action, this.#item, more);
+      return;
+    }
+    if (action === 'attach-hardware' && this.#things.mentions(text).length === 0) {
+      this.#add(said, action, hardwareIn(text), more);
+      return;
+    }
+    if (action === 'cut-out' && this.#things.mentions(text).length === 0) {
+      this.#add(said, action, this.#named(text) ?? this.#item, more);
       return;
     }
     const pieces = objectsOf(this.#things, action, text, {
@@ -269,10 +295,28 @@ class Reader {
         this.#laid.push(piece);
         if (action === 'lay') continue;
       }
+      // "Tape the back in place" lays what does not lie there yet.
+      if (
+        isNew &&
+        !isRibbon &&
+        (action === 'tape' || action === 'pin') &&
+        !this.#out &&
+        piece.role !== 'stabiliser'
+      ) {
+        this.#add(said, 'lay', piece, {
+          ...more,
+          ...facing(text, where === 'below'),
+          where: BELOW.test(text) ? 'below' : where
+        });
+        this.#laid.push(piece);
+        this.#sides.set(piece, BELOW.test(text) ? 'below' : where);
+      }
+      const at = action === 'tape' && this.#sides.get(piece) ? { where: this.#sides.get(piece) ?? null } : {};
       const flipped: More =
         action === 'flip' ? { face: 'up', faceFromAbove: this.#over ? 'down' : 'up', where: this.#here } : {};
-      this.#add(said, action, piece, { ...more, ...side, where, ...flipped });
+      this.#add(said, action, piece, { ...more, ...side, where, ...at, ...flipped });
       if (action === 'lay' && isNew) this.#laid.push(piece);
+      if (action === 'lay') this.#sides.set(piece, where);
       if (action === 'tape' && !this.#taped.includes(piece)) this.#taped.push(piece);
       if (action === 'pin' && !this.#pinned.includes(piece)) this.#pinned.push(piece);
     }
@@ -367,6 +411,11 @@ class Reader {
       ...more
     });
   }
+}
+
+/** The hardware that words name. */
+function hardwareIn(text: string): string | null {
+  return HARDWARE_WORDS.exec(text)?.[0].toLowerCase() ?? null;
 }
 
 const PARTICIPLES: Readonly<Record<string, string>> = {

@@ -15,9 +15,12 @@ interface Part {
   page: number;
   x: number;
   y: number;
+  height: number;
   text: string;
 }
 
+/** Lines of one paragraph stand no wider than this, in heights of their type. */
+const WIDEST = 1.7;
 /** White that parts paragraphs, in usual distances of lines. */
 const PARAGRAPH = 1.25;
 
@@ -41,8 +44,8 @@ export function newspaperFlow(lines: readonly PaperLine[], begins: (text: string
   });
 }
 
-function partOf({ line, page, y }: PaperLine, cells: PaperLine['cells']): Part {
-  return { line, page, y, x: cells[0]?.x ?? 0, text: cells.map(({ text }) => text).join(' ') };
+function partOf({ line, page, y, height }: PaperLine, cells: PaperLine['cells']): Part {
+  return { line, page, y, height, x: cells[0]?.x ?? 0, text: cells.map(({ text }) => text).join(' ') };
 }
 
 /** Where the second column of a page begins: many lines have a cell there, and long text or steps begin in it. */
@@ -83,8 +86,9 @@ function withGaps(parts: readonly Part[]): FlowLine[] {
       steps.filter((step) => step > 0),
       1
     ),
-    // Where most paragraphs are one line long, the least distance is that of lines.
-    1.3 * Math.min(...steps.filter((step) => step > 0.5), Infinity)
+    // Where most paragraphs are one line long, the least distance is that of lines, and no line stands wider than this.
+    1.3 * Math.min(...steps.filter((step) => step > 0.5), Infinity),
+    WIDEST * (parts[0]?.height ?? 1)
   );
   return parts.map(({ line, text, y, page }, at) => {
     const before = parts[at - 1];

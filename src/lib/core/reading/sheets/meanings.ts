@@ -56,6 +56,9 @@ const TAPES = String.raw`(?:tapes?|strips?)`;
 const STABILISER = String.raw`(?:stabili[sz]ers?|tear-?away|backing paper|sheet|rest of the (?:sheet|paper)|paper|cut-?away|spare sheet)`;
 const HARDWARE = String.raw`(?:snaps?|press[\s-]studs?|poppers?|eyelets?|grommets?|(?:split|key|jump|d|o)-?\s?rings?|clasps?|hooks?|hook(?:-and-loop)? (?:tape|fastener)|loop tape|velcro|magnets?|buttons?|buckles?|swivels?|carabiners?|rivets?|key chains?|chains?|brooch(?:es)?|pin backs?|hardware|toggles?|lobster)`;
 
+/** Hardware as sheets name it. */
+export const HARDWARE_WORDS = new RegExp(`\\b${HARDWARE}\\b`, 'i');
+
 const means = (
   action: ActionKind,
   on: Meaning['on'],
@@ -106,6 +109,18 @@ export const MEANINGS: readonly Meaning[] = [
   means('turn-hoop-over', 'none', `^work\\s+(?:from|on)\\s+the\\s+(?:back|underside|wrong side)\\b`, {
     over: false
   }),
+  means('hoop-on', 'hoop', `^(?:the\\s+)?${HOOP}\\s+(?:goes\\s+|comes\\s+|is\\s+)?(?:back\\s+)?(?:on|in)\\b`),
+  means(
+    'hoop-on',
+    'hoop',
+    `^(?:put|return|slide|slip|set|attach|reattach|click|clip|bring|mount|take|load|hang|place|lock|fit|hook|replace|push|snap)\\s+(?:back\\s+)?(?:the\\s+|your\\s+)?(?:${HOOP}|it)\\b\\s*(?:back\\b)?\\s*(?:$|on\\b|onto\\b|in\\b|into\\b|to\\b(?!\\s+the\\s+(?:back|side))|again\\b)(?!.*\\bline\\b)`
+  ),
+  means('hoop-on', 'hoop', `^(?:put|slide|clip|click)\\s+(?:back\\s+)?on\\s+(?:the\\s+)?${HOOP}\\b`),
+  means(
+    'hoop-on',
+    'hoop',
+    `^(?:return|go back|back)\\s+(?:to|on|onto)\\s+the\\s+(?:machine|arm)\\b|^back on\\b`
+  ),
   means('hoop-off', 'hoop', `^(?:${HOOP}|off)\\s+(?:is\\s+|comes\\s+)?(?:off|again)\\b|^off$`),
   means(
     'hoop-off',
@@ -116,18 +131,6 @@ export const MEANINGS: readonly Meaning[] = [
     'hoop-off',
     'hoop',
     `^(?:take|lift|slide|slip)\\s+it\\s+(?:off|out of|from)\\b.*\\b(?:machine|arm)\\b`
-  ),
-  means('hoop-on', 'hoop', `^(?:the\\s+)?${HOOP}\\s+(?:goes\\s+|comes\\s+|is\\s+)?(?:back\\s+)?(?:on|in)\\b`),
-  means(
-    'hoop-on',
-    'hoop',
-    `^(?:put|return|slide|slip|set|attach|reattach|click|clip|bring|mount|take|load|hang|place|lock|fit|hook|replace|push|snap)\\s+(?:back\\s+)?(?:the\\s+|your\\s+)?(?:${HOOP}|it)\\b\\s*(?:back\\b)?\\s*(?:$|on\\b|onto\\b|in\\b|into\\b|to\\b|again\\b)(?!.*\\bline\\b)`
-  ),
-  means('hoop-on', 'hoop', `^(?:put|slide|clip|click)\\s+(?:back\\s+)?on\\s+(?:the\\s+)?${HOOP}\\b`),
-  means(
-    'hoop-on',
-    'hoop',
-    `^(?:return|go back|back)\\s+(?:to|on|onto)\\s+the\\s+(?:machine|arm)\\b|^back on\\b`
   ),
   means('hoop', 'piece', `^(?:hoop|rehoop|re-hoop)\\s+(?!off|on\\b|back|goes|comes)`),
   means(
@@ -142,7 +145,7 @@ export const MEANINGS: readonly Meaning[] = [
   means(
     'change-bobbin',
     'none',
-    `^(?:put|change|load|insert|fit|swap|use|set|exchange|replace|fill|switch|drop|take|wind|thread|start)\\b.*\\bbobbins?\\b(?!.*\\bthread\\s+(?:the|to)\\b)`
+    `^(?:put|change|load|insert|fit|swap|use|set|exchange|replace|fill|switch|drop|take|wind|thread|start|match)\\b.*\\bbobbins?\\b(?!.*\\bthread\\s+(?:the|to)\\b)`
   ),
   means(
     'change-thread',
@@ -173,7 +176,7 @@ export const MEANINGS: readonly Meaning[] = [
   means(
     'close-opening',
     'none',
-    `^(?:sew|stitch|close|slip-?stitch|ladder-?stitch|whip-?stitch|hand-?sew|hand-?stitch|glue|shut|topstitch)\\b(?!.*\\bthrough the\\b).*\\b(?:opening|gap|hole|turning)\\b`,
+    `^(?:sew|stitch|close|slip[\\s-]?stitch|ladder[\\s-]?stitch|whip[\\s-]?stitch|hand[\\s-]?sew|hand[\\s-]?stitch|glue|shut|topstitch)\\b(?!.*\\bthrough the\\b).*\\b(?:opening|gap|hole|turning)\\b`,
     { thing: 'opening' }
   ),
   means(
@@ -241,19 +244,15 @@ export const MEANINGS: readonly Meaning[] = [
     'piece',
     `^(?:open|close|unzip|zip|pull|move|slide|leave|run)\\b.*\\b(?:zips?|zippers?|sliders?|pulls?)\\b(?!.*\\btape\\b)|^(?:unzip|zip)\\b`
   ),
-  means('press', 'piece', `^(?:press|iron|finger-press|steam)\\b`),
+  means('press', 'piece', `^(?:press|iron|finger-press|steam)\\b|^give\\b.*\\bpress\\b`),
   means('tape', 'piece', `^tape\\b`),
   means(
     'tape',
     'piece',
     `^(?:secure|hold|fix|fasten|stick|anchor|keep|attach|add|put|use|apply)\\b.*\\b${TAPES}\\b`
   ),
-  means('glue', 'piece', `^(?:glue|stick|dab|adhere)\\b|^(?:use|apply|put)\\b.*\\bglue\\b`),
-  means(
-    'cut-away',
-    'piece',
-    `^(?:cut|trim)\\s+(?:away\\s+)?(?:.*\\b)?(?:from behind|behind the|from the back)\\b`
-  ),
+  means('glue', 'piece', `^(?:glue|dab|adhere)\\b|^(?:use|apply|put)\\b.*\\bglue\\b`),
+  means('cut-away', 'piece', `^cut\\s+(?:away\\s+)?(?:.*\\b)?(?:from behind|behind the|from the back)\\b`),
   means(
     'trim',
     'piece',
@@ -270,10 +269,11 @@ export const MEANINGS: readonly Meaning[] = [
     is: 'check'
   }),
   means('other', 'piece', `^(?:shake|brush)\\b`, { is: 'shake' }),
+  means('other', 'piece', `^(?:knot|tie|loop)\\b`, { is: 'tie' }),
   means('other', 'piece', `^(?:punch|poke|pierce|make)\\b.*\\bholes?\\b`, { is: 'punch' }),
   means(
     'lay',
     'piece',
-    `^(?:lay|place|put|set|position|float|cover|slide|slip|centre|center|drop|add|arrange|spread|align|match|line up|butt|rest|bring|insert|push|tuck|overlap|stretch|stack|wrap|hang|support|stick|mount|pop|replace|attach|baste|fit|return)\\b`
+    `^(?:lay|place|put|set|position|float|cover|slide|slip|centre|center|drop|add|arrange|spread|align|match|line up|butt|rest|bring|insert|push|tuck|overlap|stretch|stack|smooth|wrap|hang|support|stick|mount|pop|replace|attach|baste|fit|return)\\b`
   )
 ];

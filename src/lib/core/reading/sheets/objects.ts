@@ -34,7 +34,11 @@ export function objectsOf(
 ): (SheetPiece | string)[] {
   const found = things.mentions(text);
   const cover = /^(?:cover|overlay|replace|wrap)\b/i.test(text) ? text.search(/\bwith\b/i) : -1;
-  const from = Math.max(cover > 0 ? cover + 5 : 0, text.search(/\s/) + 1);
+  const verb =
+    /^\S+(?:\s+(?:up|down|on|in|out|off|away|back)(?=\s+(?:the|a|an|your|any|all|both)\b))?\s*/i.exec(
+      text
+    )?.[0].length ?? 0;
+  const from = Math.max(cover > 0 ? cover + 5 : 0, verb);
   const end = endOfObject(masked(text, found), from);
   const object = text.slice(from, end).trim();
   const own = unique(found.filter(({ at }) => at >= from && at < end).map(({ piece }) => piece));
@@ -53,18 +57,19 @@ export function objectsOf(
     if (named.length > 0) return named;
     return /\b(?:both|the two|these|them)\b/i.test(of) ? twoOf(of, laid) : last.slice(-1);
   }
-  if (/^(?:both|the two|two)\b/i.test(object) && !/\bfolds?\b/i.test(object)) return twoOf(object, laid);
+  if (/^(?:both|the two|two)\b/i.test(object) && !/\b(?:folds?|layers? of|sheets? of)\b/i.test(object))
+    return twoOf(object, laid);
   if (/^(?:it|this|that|its|one|the (?:piece|fabric|cloth|same))\b/i.test(object) || object === '')
     return object === '' && action === 'trim' ? ['all layers'] : last.slice(-1);
   if (/^(?:them|these|those|their|all|both)\b/i.test(object) && !LAYERS.test(object)) return [...group];
   if (/^(?:the\s+|both\s+|all\s+|its\s+)*(?:folds|creases)\b/i.test(object)) return [...group];
-  if (/^(?:the\s+|its\s+)*(?:fold|seam|crease)\b/i.test(object)) return last.slice(-1);
   const layers = LAYERS.exec(object)?.[1];
   if (
     layers !== undefined &&
     (action === 'trim' || action === 'press' || action === 'cut-out' || action === 'cut-away')
   )
     return all.length > 0 ? all : [layers.toLowerCase()];
+  if (/^(?:the\s+|its\s+)*(?:fold|seam|crease)\b/i.test(object)) return last.slice(-1);
   if (action === 'lay' || action === 'hoop' || action === 'fold' || action === 'cut-out') {
     const made = things.takeUp(object);
     if (made) return [made];

@@ -102,7 +102,25 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
     );
     if (piece && !pieces.some(({ name }) => name === piece.name)) pieces.push({ ...piece, line });
   }
-  return pieces;
+  return withHeads(pieces);
+}
+
+/** Positions and words for any cloth, by which alone no piece is meant. */
+const NO_HEAD =
+  /^(?:top|bottom|front|back|upper|lower|left|right|inner|outer|fabric|cloth|piece|panel|tape|line|side|set|sheet|layer|cover)s?$/;
+
+/** Pieces that their last word means too, where it is no other’s: “zipper” for the nylon zipper. */
+function withHeads(pieces: readonly SheetPiece[]): SheetPiece[] {
+  const headOf = ({ name }: SheetPiece): string => name.toLowerCase().split(/\s+/).at(-1) ?? '';
+  return pieces.map((piece) => {
+    const head = headOf(piece);
+    const isOwn = pieces.every(
+      (other) => other === piece || (headOf(other) !== head && !other.words.includes(head))
+    );
+    return isOwn && !NO_HEAD.test(head) && !piece.words.includes(head)
+      ? { ...piece, words: [...piece.words, head] }
+      : piece;
+  });
 }
 
 interface Head {
@@ -162,7 +180,7 @@ function pieceOn(
 
 /** A length alone, as of a ribbon, where the line looks like one of a list. */
 function longIn(text: string, cells: readonly string[]): Sized | undefined {
-  if (cells.length < 2 && !/^\W*\d+\s*[x×]?\s*\p{L}/u.test(text)) return undefined;
+  if (cells.length < 2 && !/^\W*\d+\s*[x×]?\s*\p{L}|[:–—]|^\s*[-•*]/u.test(text)) return undefined;
   if (!/\b(?:ribbon|cord|elastic|webbing|tape|zip(?:per)?|strap|lace|rope|velcro|binding)\b/i.test(text))
     return undefined;
   const all = [...text.matchAll(new RegExp(LONG.source, 'gi'))];
@@ -185,6 +203,7 @@ function countIn(text: string, cells: readonly string[]): { count: number; rest:
     ) ??
     /\bcut\s+(\d{1,2})\b/i.exec(text) ??
     /(?:^|[\s(,;])[x×]\s?(\d{1,2})\b/.exec(text) ??
+    /\((\d{1,2})\s?[x×]?\)/.exec(text) ??
     /\b(\d{1,2})\s?[x×](?=[\s,;.)]|$)/.exec(text) ??
     /\b(\d{1,2})\s+(?:pieces?|pcs?|layers?|sheets?)\b/i.exec(text);
   if (found?.[1]) return { count: Math.max(1, Number(found[1])), rest: text.replace(found[0], ' ') };
@@ -225,6 +244,7 @@ function byMarks(bare: string, cells: readonly string[]): Named | undefined {
   const bracket = /^([^([]+?)\s*[([]([^)\]]+)[)\]]/.exec(bare);
   if (bracket?.[1] && bracket[2]) {
     const inside = bracket[2].trim();
+    if (/^\d+\s?[x×]?$/.test(inside)) return { name: tidy(bracket[1]), material: null };
     if (/^[A-Z]$/.test(inside)) return { name: inside, material: tidy(bracket[1]) };
     return { name: tidy(bracket[1]), material: tidy(inside) };
   }
@@ -244,6 +264,9 @@ export function wordsFor(name: string, material: string | null, role: SheetPiece
   const lower = name.toLowerCase();
   words.add(lower);
   const isLetter = /^[A-Z]\d?$/.test(name);
+  // "vinyl for the front" is meant by "front" and by "front vinyl".
+  const [, what, part] = /^(.+?)\s+for\s+(?:the\s+|a\s+)?(.+)$/.exec(lower) ?? [];
+  if (what !== undefined && part !== undefined) words.add(part).add(`${part} ${what}`).add(what);
   if (!isLetter) {
     // "front fabric" is meant by "front", "upper fabric" by "upper piece".
     const core = lower.replace(/\b(?:fabric|cloth|piece|panel|material|main|sheet)s?\b/g, '').trim();
@@ -255,7 +278,12 @@ export function wordsFor(name: string, material: string | null, role: SheetPiece
     for (const part of own.split(/,\s*|\s+for\s+(?:the\s+)?|\s*\/\s*/))
       if (isLetter || role !== null) words.add(part.trim());
   }
-  if (role === 'stabiliser') words.add('stabiliser').add('stabilizer');
+  if (role === 'stabiliser') {
+    words.add('stabiliser').add('stabilizer');
+    const kinds = `${lower} ${material?.toLowerCase() ?? ''}`;
+    for (const [kind] of kinds.matchAll(/\b(?:mesh|tear-?away|cut-?away|wash-?away|organza|film)\b/g))
+      words.add(kind);
+  }
   if (role === 'topping') words.add('topping').add('film');
   return [...words].filter((word) => word !== '').sort((a, b) => b.length - a.length);
 }

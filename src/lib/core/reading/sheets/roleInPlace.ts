@@ -21,6 +21,20 @@ export function roleInPlace(
 ): { role: Role; confidence: number } {
   const said = roleSaid(text);
   if (said.confidence >= SAID) return said;
+  // "Stitch the lamp and its glow" says what is drawn.
+  const bare = text
+    .replace(/\bwith\b[^,]*\bthread\b|\ba\s+(?:triple|double|bean|single|straight)\s+stitch\b/gi, ' ')
+    .replace(
+      /\b(?:sew|stitch|run|embroider|go|on|with|it|out|now|then|and|the|next|last|first|following|machine|let|stops?|colou?rs?|thread|slowly|again|\p{L}+th|second|third)\b|\d+|[^\p{L}]/giu,
+      ''
+    );
+  if (
+    bare.length > 3 &&
+    said.role === 'decoration' &&
+    n > 1 &&
+    !/\b(?:everything|layers|in place|down)\b/i.test(text)
+  )
+    return said;
   const before = actions.filter(({ after }) => after === n - 1);
   const after = actions.filter(({ after: own }) => own === n);
   const laid = before.filter(({ action }) => action === 'lay' || action === 'insert-ribbon').at(-1);

@@ -56,12 +56,15 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
   if (/^(?:colou?r\s+)?stops?\s*#?\d+\s*(?:[:=(–—-]|is\b|draws\b|holds\b|sews\b)/i.test(clean))
     return [{ text: clean, kind: 'plain' }];
   const raw = clean
+    .replace(/\s*\((?=(?:\p{L}+\s)?(?:stop|colou?r)s?\s?\d)([^)]*)\)/giu, ' $1')
     .split(
       /\s*[;:]\s+|\s+[–—-]\s+|,\s*|\s+(?=and\b)|\s+(?=then\b)|\s+(?=while\b)|\s+(?=before\b)|\s+(?=until\b)|\s+(?=so that\b)|\s+(?=because\b)|\s+(?=without\b)|\s+(?=after\b)|\s+\(|\)\s*/i
     )
     .map((part) => part.trim())
     .filter((part) => part !== '');
   const segments: Segment[] = [];
+  /** What stands in front of the first verb: “With right sides together,” “On the reverse,”. */
+  let before = '';
   for (const part of raw) {
     const kind = /^(?:and\s+)?(?:without|do not|don['’]t|never|no need|not)\b/i.test(part)
       ? 'not'
@@ -78,7 +81,11 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
     else if (begins && !(reason && !/^(?:while|before)\b/i.test(part)))
       segments.push({ text: bare, kind: kind === 'after' ? 'after' : 'plain' });
     else if (isNominal(bare)) segments.push({ text: bare, kind: 'plain' });
-    else if (/\b(?:and|then)\b/i.test(part) && last && isThing(bare) && PLACED.test(bare)) {
+    else if (
+      /\b(?:and|then)\b/i.test(part) &&
+      last &&
+      (isThing(bare) ? PLACED.test(` ${bare}`) || /^with\b/i.test(bare) : FROM_HOOP.test(bare))
+    ) {
       // The verb before is meant again.
       const verb = /^[\p{L}-]+/u.exec(last.text)?.[0] ?? '';
       segments.push({ text: `${verb} ${bare}`, kind: last.kind });
@@ -86,7 +93,13 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
       segments.push({ text: 'hoop on', kind: 'plain' });
     else if (last && last.kind !== 'not')
       last.text = /^and\b/i.test(part) ? `${last.text} ${part}` : `${last.text}, ${part}`;
-    else segments.push({ text: fronted(bare), kind });
+    else if (fronted(bare) !== bare) segments.push({ text: fronted(bare), kind });
+    else before = before === '' ? bare : `${before}, ${bare}`;
+  }
+  const [first] = segments;
+  if (before !== '') {
+    if (first) first.text = `${first.text}, ${before}`;
+    else segments.push({ text: before, kind: 'plain' });
   }
   return segments.map((segment) => ({ ...segment, text: plainly(fronted(segment.text)) }));
 }
@@ -97,6 +110,8 @@ function plainly(text: string): string {
   const verb = verbOf(text);
   return verb === undefined || verb === word.toLowerCase() ? text : verb + text.slice(word.length);
 }
+
+const FROM_HOOP = /^(?:the\s+)?(?:project|work|item|piece|fabric)\s+from\s+the\s+(?:hoop|frame)\b/i;
 
 /** A thing and then where it goes or how large it is to be. */
 const PLACED =
@@ -134,7 +149,7 @@ function fronted(text: string): string {
       )
     )
       continue;
-    return words.slice(at).join(' ');
+    return `${words.slice(at).join(' ')}, ${words.slice(0, at).join(' ').replace(/,$/, '')}`;
   }
   return text;
 }

@@ -115,14 +115,15 @@ export function stopsSaid(segment: string, reached: number): StopsSaid | undefin
 /**
  * Whether a part of a sentence that names no stop still runs one: a verb of the machine and its work, not by hand.
  *
+ * @param isHooped whether something is in the hoop: then whatever is stitched, the machine stitches
+ *
  * @example
  * runsUnnamed('stitch the placement line') // true
  */
-export function runsUnnamed(segment: string): boolean {
-  if (!/^(?:sew|stitch|run|embroider|machine|stitch out|sew out)\b/i.test(segment)) return false;
-  return (
-    WORK.test(segment) && !/\b(?:by hand|hand-|opening|gap|button|snap|hook|loop tape|shut)\b/i.test(segment)
-  );
+export function runsUnnamed(segment: string, isHooped = false): boolean {
+  if (!/^(?:sew|stitch|run|embroider|machine|topstitch|quilt|baste)\b/i.test(segment)) return false;
+  if (/\b(?:by hand|hand-|opening|gap|button|snap|hook|loop tape|shut)\b/i.test(segment)) return false;
+  return isHooped || WORK.test(segment);
 }
 
 function countOf(word: string | undefined): number | undefined {

@@ -11,6 +11,9 @@ export interface Mention {
 const NOUNS =
   /\b(?:(?:front|back|backing|lining|pocket|upper|lower|top|bottom|outer|inner|main|second|first|left|right|accent|border|ear|wing|flap|side|base|cover)\s+(?:fabric|cloth|piece|panel|felt|vinyl|cotton|lining|pocket|zip tape)s?|tear-?away(?:\s+stabili[sz]er)?|cut-?away(?:\s+stabili[sz]er)?|(?:wash-?away|water-soluble)(?:\s+\p{L}+)?|stabili[sz]er|topping|batting|wadding|fleece|foam|interfacing|felt|vinyl|fabric|cotton|towel|towelling|lining|backing|zip(?:per)?|ribbon|elastic|cord|strap|loop|tab|webbing|pocket|flap|mesh|film|appliqué|applique|lace|canvas|leather|cork|ticking|linen|velvet|denim|fur|tulle|organza|pages?|cover|binding|piping|handle)\b/giu;
 
+/** A piece called by a letter. */
+const LETTERED = /\b(?:fabric|piece|felt|vinyl|cotton|cloth|panel)\s+([A-Z])\b/;
+
 /** Ends of a piece that a sentence may name for the piece, and words that are never one. */
 const NO_PIECE =
   /^(?:the|a|an|your|its|it|them|this|that|these|those|both|all|everything|each|tape|tapes|strips?|pins?|hoop|frame|ring|machine|thread|threads|needle|bobbin|corners?|edges?|ends?|sides?|curves?|seams?|line|lines|stitch(?:es|ing)?|opening|gap|work|project|item|excess|rest|same|folds?|layers?|pieces?|fabrics|weight|tails?)$/i;
@@ -73,17 +76,27 @@ export class Things {
     return true;
   }
 
+  /** Takes up what sentences call by a letter or by two words, before they are read: it may be spoken of before it is laid. */
+  foresee(text: string): void {
+    for (const { 0: phrase } of text.matchAll(new RegExp(LETTERED.source, 'g'))) this.takeUp(phrase);
+    for (const { 0: phrase, index } of text.matchAll(NOUNS)) {
+      const known = this.mentions(text).some(({ at, end }) => index < end && index + phrase.length > at);
+      if (!known && /\s/.test(phrase)) this.takeUp(phrase);
+    }
+  }
+
   /** A piece that a noun phrase names and no list has: it is taken up. */
   takeUp(phrase: string): SheetPiece | undefined {
-    const noun = [...phrase.matchAll(NOUNS)][0]?.[0];
-    const own = (noun ?? headOf(phrase))?.toLowerCase();
-    if (own === undefined || own === '' || NO_PIECE.test(own)) return undefined;
-    const known = this.pieces.find(({ words }) => words.includes(own));
+    const letter = LETTERED.exec(phrase)?.[1];
+    const noun = letter ?? [...phrase.matchAll(NOUNS)][0]?.[0];
+    const own = letter ?? (noun ?? headOf(phrase))?.toLowerCase();
+    if (own === undefined || own === '' || (letter === undefined && NO_PIECE.test(own))) return undefined;
+    const known = this.pieces.find(({ words }) => words.includes(own.toLowerCase()));
     if (known) return known;
-    const role = /stabili|away|mesh|soluble/.test(own)
-      ? 'stabiliser'
-      : /topping|film/.test(own)
-        ? 'topping'
+    const role = /topping|film/.test(own)
+      ? 'topping'
+      : /stabili|away|mesh|soluble/.test(own)
+        ? 'stabiliser'
         : null;
     const piece: SheetPiece = {
       name: own,

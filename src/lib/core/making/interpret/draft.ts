@@ -1,0 +1,236 @@
+import { box } from '$lib/core/base/geometry';
+import { edgePhases, estimateAlong } from '$lib/core/craft/sequence';
+import { type Item, ITEM_VERSION, type Operation, type Role, type Stop } from '$lib/core/documents/item';
+import { colourOf } from '$lib/core/reading/evidence';
+import { ThreadRack } from '$lib/core/reading/matching';
+import type { ReadRow } from '$lib/core/reading/papers';
+import type { SheetReading } from '$lib/core/reading/sheets';
+import type { DraftStep } from './draftStep';
+import { linesFor, outlineSize } from './lines';
+import { withMoves } from './moves';
+import { closingOf, opsOf, type Settled, threadName } from './operations';
+import { Pieces } from './placing';
+
+/** What an item is made from: a sheet, and the rows of its chart where there is one. */
+export interface Papers {
+  id: string;
+  name: string;
+  /** Time of making, ISO 8601. */
+  now: string;
+  sheet: SheetReading;
+  rows: readonly ReadRow[];
+  size: { width: number; height: number } | null;
+  house?: string;
+  /** The papers as text, kept with the item. */
+  text: string;
+}
+
+/** An item as one reading of a sheet makes it. */
+export interface Draft {
+  item: Item;
+  steps: DraftStep[];
+  /** Layings whose face the sheet leaves open, by place of their action. */
+  open: number[];
+}
+
+const HOOPING = 'hooping-1';
+
+/** Makes an item of a sheet, step for step as its sentences say, with what they leave open settled in one way. */
+export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
+  const { sheet, rows } = papers;
+  const threads = new ThreadRack();
+  const size = outlineSize(sheet, papers.size);
+  const pieces = new Pieces(sheet, size);
+  const stops = stopsOf(papers, threads, pieces);
+  const lines = linesFor(size, pieces.seams, closingOf(sheet), HOOPING);
+  for (const { id, name, top, bottom } of pieces.panels)
+    lines.push({
+      id,
+      name,
+      frame: HOOPING,
+      path: box(-size.width / 2, top, size.width / 2, bottom),
+      gaps: []
+    });
+  const paths = new Map(lines.map(({ id, path }) => [id, path]));
+  for (const stop of stops)
+    if (stop.countSource !== 'chart')
+      stop.phases = estimateAlong(
+        stop.lineIds.flatMap((id) => paths.get(id) ?? []),
+        stop.role,
+        1,
+        undefined
+      );
+  const steps: DraftStep[] = [];
+  const open: number[] = [];
+  const last = Math.max(0, ...stops.map(({ number }) => number ?? 0));
+  for (let after = 0; after <= last; after++) {
+    const stop = stops.find(({ number }) => number === after);
+    if (stop)
+      steps.push({
+        id: `step-${stop.id}`,
+        op: { stop: stop.id },
+        action: null,
+        sentence: sheet.stops.find(({ n }) => n === after)?.sentence ?? null
+      });
+    sheet.actions.forEach((action, at) => {
+      if (action.after !== after && !(after === last && action.after > last)) return;
+      const isOpen = action.action === 'lay' && action.faceFromAbove === null;
+      if (isOpen) open.push(at);
+      for (const [nth, op] of opsOf(action, at, { pieces, threads, settled, sheet }).entries())
+        steps.push({
+          id: `action-${at + 1}${nth > 0 ? `-${nth + 1}` : ''}`,
+          op,
+          action: at,
+          sentence: action.sentence
+        });
+    });
+  }
+  const made = pieces.made(steps);
+  const kept = steps.filter(
+    ({ op }) => 'stop' in op || refersTo(op).every((id) => made.some((piece) => piece.id === id))
+  );
+  const whole = withMoves(kept);
+  const hooped = whole.flatMap(({ op }) => ('do' in op && op.do === 'hoop' ? op.pieceIds : []));
+  if (threads.all.length === 0) threads.take('Your choice');
+  const item: Item = {
+    schema: 'jolt-step/item',
+    version: ITEM_VERSION,
+    id: papers.id,
+    name: papers.name,
+    note: '',
+    ...(papers.house && { house: papers.house }),
+    params: {},
+    createdAt: papers.now,
+    updatedAt: papers.now,
+    threads: threads.all,
+    variants: [
+      {
+        id: 'variant-1',
+        name: 'As drawn',
+        shape: 'rounded',
+        size,
+        finished: size,
+        edge: closingOf(sheet) ? 'turned' : 'cut edge',
+        overrides: {},
+        lines: {},
+        phases: {},
+        pieces: {},
+        ops: {}
+      }
+    ],
+    hoopings: [{ id: HOOPING, name: 'Hooping', hooped: [...new Set(hooped)], mounting: 1 }],
+    files: [
+      {
+        id: 'file-1',
+        variantId: 'variant-1',
+        name: papers.name,
+        ...(rows.length > 0 && {
+          source: { kind: 'pasted-chart' as const, text: papers.text.slice(0, 200_000), setAside: [] }
+        }),
+        stops
+      }
+    ],
+    lines,
+    pieces: made,
+    steps: whole.map(({ id, op }) => ({
+      id,
+      hoopingId: HOOPING,
+      needs: [],
+      note: '',
+      ...('stop' in op ? { kind: 'stop' as const, stopId: op.stop, pass: 1 } : { kind: 'hand' as const, op })
+    })),
+    remarks: [],
+    answers: []
+  };
+  markHalts(item);
+  return { item, steps: whole, open };
+}
+
+function markHalts({ steps, files }: Item): void {
+  for (const stop of files.flatMap((file) => file.stops)) {
+    const at = steps.findIndex((step) => step.kind === 'stop' && step.stopId === stop.id);
+    stop.halts = steps[at + 1]?.kind !== 'stop';
+  }
+}
+
+/** Stops of the sheet and of the chart: numbers that both have are one stop, counts and colours are the chart’s. */
+function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): Stop[] {
+  const numbers = [
+    ...new Set([...sheet.stops.map(({ n }) => n), ...rows.map(({ number }, at) => number ?? at + 1)])
+  ].sort((a, b) => a - b);
+  const closing = closingOf(sheet) ? Math.max(...sheet.stops.map(({ n }) => n)) : null;
+  let thread = threads.take('Your choice');
+  return numbers.map((number): Stop => {
+    const said = sheet.stops.find(({ n }) => n === number);
+    const row = rows.find((each, at) => (each.number ?? at + 1) === number);
+    const role = roleOf(said, row);
+    const changed = sheet.actions.findLast(
+      ({ action, after }) => action === 'change-thread' && after === number - 1
+    );
+    if (row?.colour) thread = threads.take(row.colour, colourOf(row.colour));
+    else if (changed) thread = threads.take(threadName(changed.text), colourOf(changed.text));
+    const { line, name, colour, stitches, threadMetres } = row ?? {
+      line: 1,
+      name: '',
+      colour: '',
+      stitches: null,
+      threadMetres: null
+    };
+    return {
+      id: `stop-${number}`,
+      number,
+      name: (row?.name || said?.text || `Stop ${number}`).slice(0, 200),
+      ...(row && { chart: { line, number: row.number, name, colour, stitches, threadMetres } }),
+      role,
+      confidence: Math.max(said?.confidence ?? 0, row?.confidence ?? 0),
+      threadId: thread,
+      visible: 'unknown',
+      countSource: stitches === null ? 'estimate' : 'chart',
+      phases:
+        role === 'satin-edge' && stitches !== null
+          ? shared(edgePhases(stitches * 0.4, 4), stitches)
+          : [{ stitches: stitches ?? 0, attended: false }],
+      lineIds: [
+        pieces.seamBefore(number) ??
+          (number === closing ? 'closing' : ON_DESIGN.has(role) ? 'design' : 'outline')
+      ],
+      halts: true,
+      protected: role === 'satin-edge',
+      through: number === closing || /\b(?:through (?:everything|all)|all layers)\b/i.test(said?.text ?? '')
+    };
+  });
+}
+
+const ON_DESIGN: ReadonlySet<Role> = new Set([
+  'decoration',
+  'lettering',
+  'quilting',
+  'lace',
+  'bars',
+  'lace-underlay'
+]);
+
+/** Phases with a charted count between them. */
+function shared(phases: Stop['phases'], stitches: number): Stop['phases'] {
+  const sum = phases.reduce((total, phase) => total + phase.stitches, 0);
+  return phases.map((phase) => ({
+    ...phase,
+    stitches: Math.round((phase.stitches * stitches) / Math.max(1, sum))
+  }));
+}
+
+/** Words of the chart and of the sheet for one stop: the surer of the two. */
+function roleOf(
+  said: { role: Role; confidence: number } | undefined,
+  row: { role: Role; confidence: number } | undefined
+): Role {
+  if (!said || !row) return said?.role ?? row?.role ?? 'decoration';
+  return row.confidence >= said.confidence ? row.role : said.role;
+}
+
+function refersTo(op: Operation): string[] {
+  return [
+    ...('pieceId' in op && op.pieceId !== undefined ? [op.pieceId] : []),
+    ...('pieceIds' in op && op.pieceIds !== undefined ? op.pieceIds : [])
+  ];
+}

@@ -1,0 +1,1 @@
+export { type Interpretation, interpret } from './judge';

@@ -1,0 +1,82 @@
+import { type Path, pathLength, segment, shapePath, inset } from '$lib/core/base/geometry';
+import type { Item } from '$lib/core/documents/item';
+import type { SheetReading } from '$lib/core/reading/sheets';
+
+type Line = Item['lines'][number];
+
+/** The outline of an item of which no paper says the size, mm. */
+const UNSAID = { width: 100, height: 100 };
+/** A piece is cut this much larger than the line it covers, in all, mm. */
+const CUT_OVER = 24;
+/** An opening to turn an item through, mm. */
+const OPENING = 70;
+/** Space between an outline and what is drawn inside it, mm. */
+const DESIGN_GAP = 8;
+
+/** Size of the outline: as the papers say, else so that every cloth that covers it does. */
+export function outlineSize(
+  { pieces, actions }: Pick<SheetReading, 'pieces' | 'actions'>,
+  stated: { width: number; height: number } | null
+): { width: number; height: number } {
+  if (stated) return stated;
+  const laid = new Set(actions.filter(({ action }) => action === 'lay').map(({ piece }) => piece));
+  const cuts = pieces.flatMap(({ name, cut, role }) =>
+    cut && cut.heightMm !== null && role === null && laid.has(name)
+      ? [{ width: cut.widthMm, height: cut.heightMm }]
+      : []
+  );
+  // Parts that only cover a share of it are smaller in one direction: the usual size tells.
+  const middle = (values: number[]): number | undefined =>
+    values.sort((a, b) => a - b)[Math.floor((values.length - 1) / 2)];
+  const [width, height] = [middle(cuts.map((cut) => cut.width)), middle(cuts.map((cut) => cut.height))];
+  return {
+    width: Math.max(20, (width ?? UNSAID.width + CUT_OVER) - CUT_OVER),
+    height: Math.max(20, (height ?? UNSAID.height + CUT_OVER) - CUT_OVER)
+  };
+}
+
+/** Where the seams lie that pieces are flipped at: across the item, one below the other. */
+export interface SeamLine {
+  id: string;
+  /** Distance of the seam from the middle, mm, downwards. */
+  y: number;
+}
+
+/**
+ * The lines of an item that only its sheet tells of: its outline, a field for what is drawn, a seam for each flip, a closing
+ * seam with its opening.
+ *
+ * @param seams ids of the seams, from above down
+ */
+export function linesFor(
+  size: { width: number; height: number },
+  seams: readonly SeamLine[],
+  closing: { opens: boolean } | null,
+  frame: string
+): Line[] {
+  const outline = shapePath('rounded', size.width, size.height);
+  const line = (id: string, name: string, path: Path, gaps: Line['gaps'] = []): Line => ({
+    id,
+    name,
+    frame,
+    path,
+    gaps
+  });
+  const half = size.width / 2;
+  return [
+    line('outline', 'Outline', outline),
+    line('design', 'Design', inset(outline, Math.min(DESIGN_GAP, size.width / 5, size.height / 5))),
+    ...seams.map(({ id, y }, at) =>
+      line(id, seams.length > 1 ? `Seam ${at + 1}` : 'Seam', segment(-half, y, half, y))
+    ),
+    ...(closing ? [line('closing', 'Closing seam', outline, closing.opens ? opening(outline) : [])] : [])
+  ];
+}
+
+/** An opening in the middle of the lower edge, or as near to it as the path begins. */
+function opening(path: Path): Line['gaps'] {
+  const length = pathLength(path);
+  const width = Math.min(OPENING, length / 6);
+  const from = length * 0.6 - width / 2;
+  return [{ from, to: from + width }];
+}

@@ -1,0 +1,66 @@
+import type { Operation } from '$lib/core/documents/item';
+import type { DraftStep } from './draftStep';
+import { TAPE } from './operations';
+
+/** What sheets never say: the hoop off before it is turned, on before a stop, tape off before a flip. */
+export function withMoves(steps: readonly DraftStep[]): DraftStep[] {
+  const whole: DraftStep[] = [];
+  const now: { hoop: 'empty' | 'off' | 'on' | 'out'; over: boolean } = { hoop: 'empty', over: false };
+  const taped = new Set<string>();
+  const add = (op: Operation): void => {
+    whole.push({ id: `ours-${whole.length + 1}`, op, action: null, sentence: null });
+    follow(op);
+  };
+  const follow = (op: Operation): void => {
+    if (op.do === 'hoop') [now.hoop, now.over] = ['off', false];
+    if (op.do === 'hoop-on') now.hoop = 'on';
+    if (op.do === 'hoop-off') now.hoop = 'off';
+    if (op.do === 'turn-over') now.over = !now.over;
+    if (op.do === 'unhoop') [now.hoop, now.over] = ['out', false];
+    if (op.do === 'tape') taped.add(op.pieceId);
+    if (op.do === 'untape') for (const id of op.pieceIds ?? [...taped]) taped.delete(id);
+  };
+  for (const step of steps) {
+    const { op } = step;
+    if ('stop' in op) {
+      if (now.over && now.hoop === 'on') add({ do: 'hoop-off' });
+      if (now.over) add({ do: 'turn-over' });
+      if (now.hoop === 'off') add({ do: 'hoop-on' });
+      whole.push(step);
+      continue;
+    }
+    // What the sheet says twice, or says of a hoop that is so already, is done.
+    if ((op.do === 'hoop-on' && now.hoop !== 'off') || (op.do === 'hoop-off' && now.hoop !== 'on')) continue;
+    if (op.do === 'hoop-on' && now.over) add({ do: 'turn-over' });
+    if ((op.do === 'turn-over' || op.do === 'unhoop' || OFF.has(op.do)) && now.hoop === 'on')
+      add({ do: 'hoop-off' });
+    if (op.do === 'turn-over' && now.hoop !== 'off') continue;
+    if (op.do === 'unhoop' && now.hoop !== 'off') continue;
+    if (OUT.has(op.do) && now.hoop !== 'out') {
+      if (now.over) add({ do: 'turn-over' });
+      if (now.hoop === 'on') add({ do: 'hoop-off' });
+      if (now.hoop === 'off') add({ do: 'unhoop' });
+    }
+    if (op.do === 'lay' && op.side === 'above' && now.over) add({ do: 'turn-over' });
+    if (op.do === 'lay' && op.side === 'below' && !now.over && now.hoop !== 'out') {
+      if (now.hoop === 'on') add({ do: 'hoop-off' });
+      add({ do: 'turn-over' });
+    }
+    if (op.do === 'flip' && taped.has(op.pieceId))
+      add({ do: 'untape', strips: TAPE, pieceIds: [op.pieceId] });
+    whole.push(step);
+    follow(op);
+  }
+  return whole;
+}
+
+const OFF: ReadonlySet<Operation['do']> = new Set(['trim', 'cut-away-behind']);
+const OUT: ReadonlySet<Operation['do']> = new Set([
+  'tear-away',
+  'rinse',
+  'cut-out',
+  'clip',
+  'turn-through',
+  'close-opening',
+  'hardware'
+]);

@@ -1,0 +1,184 @@
+import { type Face, HARDWARE, type Operation } from '$lib/core/documents/item';
+import { colourOf } from '$lib/core/reading/evidence';
+import type { ThreadRack } from '$lib/core/reading/matching';
+import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
+import type { Pieces } from './placing';
+
+/** Strips of tape where the sheet says no number. */
+export const TAPE = 4;
+/** Mm left outside a cut where the sheet says no figure. */
+const CLOSE = 2;
+const SEAM = 6;
+
+/** What the sheet leaves open and a reading settles: the face of each laying, by place of its action. */
+export type Settled = ReadonlyMap<number, Face>;
+
+export interface Making {
+  pieces: Pieces;
+  threads: ThreadRack;
+  settled: Settled;
+  sheet: SheetReading;
+}
+
+/** The operations an action of the sheet is. */
+export function opsOf(
+  action: SheetAction,
+  at: number,
+  { pieces, threads, settled, sheet }: Making
+): Operation[] {
+  const id = pieces.id(action.piece);
+  const closing = closingOf(sheet) ? 'closing' : 'outline';
+  const title = capital(action.text).slice(0, 120);
+  const other: Operation = { do: 'other', title, seconds: 30 };
+  switch (action.action) {
+    case 'hoop':
+      return id ? [{ do: 'hoop', pieceIds: [id], sticky: false }] : [other];
+    case 'unhoop':
+    case 'hoop-on':
+    case 'hoop-off':
+    case 'tear-away':
+    case 'rinse':
+    case 'unpin':
+      return [{ do: action.action }];
+    case 'turn-hoop-over':
+    case 'turn-hoop-back':
+      return [{ do: 'turn-over' }];
+    case 'lay':
+    case 'insert-ribbon': {
+      if (!id) return [other];
+      const side = action.where === 'below' ? 'below' : 'above';
+      const face = action.faceFromAbove ?? settled.get(at) ?? (side === 'below' ? 'down' : 'up');
+      const stabiliser = sheet.pieces.find(({ name }) => name === action.piece)?.role === 'stabiliser';
+      if (stabiliser) return action.optional ? [] : [{ do: 'float', pieceId: id, side, face: 'up' }];
+      return [
+        { do: 'lay', pieceId: id, side, face, ...pieces.placing(action.piece), hold: { by: 'nothing' } }
+      ];
+    }
+    case 'tape':
+      return id
+        ? [{ do: 'tape', pieceId: id, strips: /\b(?:both|two|sides)\b/i.test(action.text) ? 2 : TAPE }]
+        : [other];
+    case 'untape':
+      return [{ do: 'untape', strips: TAPE, ...(id && { pieceIds: [id] }) }];
+    case 'pin':
+      return id ? [{ do: 'pin', pieceId: id, pins: 4, away: 12 }] : [other];
+    case 'spray':
+      return id ? [{ do: 'spray', pieceId: id }] : [other];
+    case 'glue':
+      return id ? [{ do: 'glue', pieceId: id, lineId: 'outline' }] : [other];
+    case 'press':
+      return action.after > 0 ? [{ do: 'press', from: 'front' }] : [other];
+    case 'flip': {
+      const flip = action.piece === null ? undefined : pieces.flipped(action.piece);
+      return id && flip ? [{ do: 'flip', pieceId: id, ...flip }] : [other];
+    }
+    case 'trim': {
+      if (action.piece === 'threads') return [{ do: 'snip', side: 'front', jumps: 4 }];
+      if (!id)
+        return /\b(?:seam|layers|fabrics|excess|everything)\b/.test(action.piece ?? '') ||
+          action.piece === null
+          ? [{ do: 'cut-out', lineId: 'outline', margin: marginIn(action.text) ?? SEAM }]
+          : [other];
+      return [
+        {
+          do: 'trim',
+          pieceIds: [id],
+          lineId: 'outline',
+          side: 'outside',
+          margin: marginIn(action.text) ?? CLOSE,
+          where: 'hoop-off',
+          keepIds: []
+        }
+      ];
+    }
+    case 'cut-away':
+      return id
+        ? [{ do: 'cut-away-behind', pieceIds: [id], lineId: 'outline', from: 'back', keepIds: [] }]
+        : [other];
+    case 'cut-out':
+      return [{ do: 'cut-out', lineId: 'outline', margin: marginIn(action.text) ?? CLOSE }];
+    case 'clip':
+      return [{ do: 'clip', lineId: closing }];
+    case 'zip':
+      return id
+        ? [
+            {
+              do: 'zip',
+              pieceId: id,
+              to: /\b(?:close|shut)\b/i.test(action.text)
+                ? 'closed'
+                : /\b(?:half|three|partly|most)/i.test(action.text)
+                  ? 'three-quarters'
+                  : 'open'
+            }
+          ]
+        : [other];
+    case 'change-thread':
+      return [{ do: 'thread', threadId: threads.take(threadName(action.text), colourOf(action.text)) }];
+    case 'change-bobbin':
+      return [{ do: 'bobbin' }];
+    case 'turn-through':
+      return closing === 'closing' ? [{ do: 'turn-through', lineId: closing }] : [other];
+    case 'close-opening':
+      return [
+        { do: 'close-opening', lineId: closing, by: /\bmachine\b/i.test(action.text) ? 'machine' : 'hand' }
+      ];
+    case 'dry':
+      return [{ do: 'wait', why: 'dry' }];
+    case 'attach-hardware':
+      return [
+        {
+          do: 'hardware',
+          kind: HARDWARE.find((kind) => hardware(kind).test(action.text)) ?? 'snap',
+          count: 1
+        }
+      ];
+    default:
+      return [other];
+  }
+}
+
+function hardware(kind: (typeof HARDWARE)[number]): RegExp {
+  switch (kind) {
+    case 'snap':
+      return /\b(?:snap|stud|popper|button|magnet)/i;
+    case 'eyelet':
+      return /\b(?:eyelet|grommet|rivet)/i;
+    case 'split-ring':
+      return /\bring|clasp|carabiner|chain|swivel/i;
+    case 'ribbon-loop':
+      return /\b(?:ribbon|loop\b(?! tape))/i;
+    case 'hook-and-loop':
+      return /\b(?:hook|velcro|loop tape)/i;
+  }
+}
+
+/** Mm or inches that a cut leaves. */
+function marginIn(text: string): number | undefined {
+  const mm = /(\d+(?:[.,]\d+)?)\s*mm\b/i.exec(text)?.[1];
+  if (mm !== undefined) return Number(mm.replace(',', '.'));
+  const part = /\b(\d+)\/(\d+)\s*(?:in\b|inch|["″”])/i.exec(text);
+  return part ? Math.round((Number(part[1]) / Number(part[2])) * 254) / 10 : undefined;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** The colour that words change to. */
+export function threadName(text: string): string {
+  const found =
+    /\b(?:to|with|in)\s+(?:the\s+)?([\p{L}\s-]{3,30}?)(?:\s+thread)?(?=\s*(?:,|$|\bfor\b|\band\b|\bon\b))/iu.exec(
+      text
+    )?.[1];
+  return found?.trim() ?? 'Your choice';
+}
+
+/** The closing seam of a sheet that turns its work through an opening, or through an overlap. */
+export function closingOf({ actions, sentences }: SheetReading): { opens: boolean } | null {
+  if (!actions.some(({ action }) => action === 'turn-through')) return null;
+  const opens =
+    actions.some(({ action }) => action === 'close-opening') ||
+    sentences.some(({ text }) => /\b(?:opening|gap)\b/i.test(text) && !/\bno (?:opening|gap)\b/i.test(text));
+  return { opens };
+}

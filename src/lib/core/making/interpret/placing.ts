@@ -1,0 +1,179 @@
+import type { Item } from '$lib/core/documents/item';
+import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
+import type { DraftStep } from './draftStep';
+import type { SeamLine } from './lines';
+import { materialOf } from './matter';
+
+/** Mm that an edge laid along a seam reaches over it. */
+const SEAM = 6;
+const BOUND = /\b(?:ribbon|cord|elastic|strap|webbing|loop|string)\b/i;
+
+export interface Panel {
+  id: string;
+  name: string;
+  top: number;
+  bottom: number;
+}
+
+/** The pieces of a sheet as those of an item, and where each lies. */
+export class Pieces {
+  readonly seams: SeamLine[] = [];
+  readonly panels: Panel[] = [];
+  readonly #sheet: SheetReading;
+  readonly #size: { width: number; height: number };
+  readonly #edges = new Map<string, { lineId: string; body: 'up' | 'down'; flipsTo: string | null }>();
+
+  constructor(sheet: SheetReading, size: { width: number; height: number }) {
+    this.#sheet = sheet;
+    this.#size = size;
+    const flips = sheet.actions.filter(({ action }) => action === 'flip');
+    flips.forEach((flip, at) => this.#seamOf(flip, at, flips.length));
+  }
+
+  /** A seam at which a piece is flipped: the piece lies on the other side of it first. */
+  #seamOf({ piece, after, text }: SheetAction, at: number, count: number): void {
+    if (piece === null) return;
+    const { height } = this.#size;
+    const down =
+      /\b(?:down|towards you|lower|bottom)\b/i.test(text) ||
+      (/\b(?:lower|bottom)\b/i.test(piece) && !/\bup\b/i.test(text));
+    const partner = this.#sheet.actions.findLast(
+      (each) =>
+        each.action === 'lay' && each.after <= after && each.piece !== piece && this.#isPart(each.piece)
+    );
+    const lower = this.#sheet.pieces.find(({ name }) => name === (down ? piece : partner?.piece));
+    const half = lower?.cut?.heightMm ? height / 2 - (lower.cut.heightMm - 21) : 0;
+    const y =
+      count > 1
+        ? (at - (count - 1) / 2) * (height / (count + 1))
+        : Math.max(-height * 0.4, Math.min(height * 0.4, half));
+    const id = `seam-${after}`;
+    if (!this.seams.some((seam) => seam.id === id)) this.seams.push({ id, y });
+    const panel = `panel-${at + 1}`;
+    this.panels.push(
+      down
+        ? { id: panel, name: `Part of ${piece}`, top: y, bottom: height / 2 }
+        : { id: panel, name: `Part of ${piece}`, top: -height / 2, bottom: y }
+    );
+    this.#edges.set(piece, { lineId: id, body: down ? 'up' : 'down', flipsTo: panel });
+    if (partner?.piece && !this.#edges.has(partner.piece)) {
+      const other = `panel-${at + 1}-other`;
+      this.panels.push(
+        down
+          ? { id: other, name: `Part of ${partner.piece}`, top: -height / 2, bottom: y }
+          : { id: other, name: `Part of ${partner.piece}`, top: y, bottom: height / 2 }
+      );
+      this.#edges.set(partner.piece, { lineId: id, body: down ? 'up' : 'down', flipsTo: null });
+    }
+  }
+
+  /** Whether a piece is too small to cover the whole outline. */
+  #isPart(name: string | null): boolean {
+    const cut = this.#sheet.pieces.find((piece) => piece.name === name)?.cut;
+    return cut?.heightMm != null && (cut.heightMm < this.#size.height || cut.widthMm < this.#size.width);
+  }
+
+  /** The seam that a stop sews, at which something is then flipped. */
+  seamBefore(stop: number): string | undefined {
+    return this.seams.find(({ id }) => id === `seam-${stop}`)?.id;
+  }
+
+  id(name: string | null): string | undefined {
+    const at = this.#sheet.pieces.findIndex((piece) => piece.name === name);
+    return at < 0 ? undefined : `piece-${at + 1}`;
+  }
+
+  /** Where a piece is laid: along a seam, or over the outline. */
+  placing(name: string | null): {
+    covers?: string;
+    over: number;
+    edge?: { lineId: string; body: 'up' | 'down'; allowance: number };
+  } {
+    const edge = name === null ? undefined : this.#edges.get(name);
+    if (edge) return { over: 0, edge: { lineId: edge.lineId, body: edge.body, allowance: SEAM } };
+    return this.#coversOutline(name) ? { covers: 'outline', over: 0 } : { over: 0 };
+  }
+
+  flipped(name: string): { lineId: string; covers?: string } | undefined {
+    const edge = this.#edges.get(name);
+    return edge?.flipsTo ? { lineId: edge.lineId, covers: edge.flipsTo } : undefined;
+  }
+
+  #coversOutline(name: string | null): boolean {
+    const piece = this.#sheet.pieces.find((each) => each.name === name);
+    return (
+      piece !== undefined &&
+      (piece.cut === null ? !BOUND.test(`${piece.name} ${piece.material ?? ''}`) : !this.#isPart(name))
+    );
+  }
+
+  /** The pieces that the steps handle, with what each is for. */
+  made(steps: readonly DraftStep[]): Item['pieces'] {
+    const laid = new Map<string, { below: boolean; flipped: boolean; hooped: boolean }>();
+    for (const { op } of steps) {
+      if (!('do' in op)) continue;
+      if (op.do === 'hoop')
+        for (const id of op.pieceIds) laid.set(id, { below: false, flipped: false, hooped: true });
+      if (op.do === 'lay' || op.do === 'float')
+        laid.set(
+          op.pieceId,
+          laid.get(op.pieceId) ?? { below: op.side === 'below', flipped: false, hooped: false }
+        );
+      const own = op.do === 'flip' ? laid.get(op.pieceId) : undefined;
+      if (own) own.flipped = true;
+    }
+    return this.#sheet.pieces.flatMap((piece, at): Item['pieces'] => {
+      const id = `piece-${at + 1}`;
+      const how = laid.get(id);
+      if (!how) return [];
+      const material = materialOf(piece, at);
+      const bound = BOUND.test(`${piece.name} ${piece.material ?? ''}`);
+      const isQuiet = material.kind === 'batting' || piece.role !== null;
+      const folded = this.#sheet.actions.some(
+        ({ action, piece: name, text }) => action === 'fold' && name === piece.name && /\bhalf\b/i.test(text)
+      );
+      const edge = this.#edges.get(piece.name);
+      const cut = piece.cut;
+      const covers = how.hooped
+        ? null
+        : edge
+          ? (edge.flipsTo ?? this.panels.find(({ name }) => name === `Part of ${piece.name}`)?.id ?? null)
+          : this.#coversOutline(piece.name)
+            ? 'outline'
+            : null;
+      return [
+        {
+          id,
+          name: piece.name.slice(0, 60).toUpperCase(),
+          material,
+          plies: how.hooped ? Math.min(20, piece.count) : 1,
+          use: how.hooped
+            ? 'hooped'
+            : material.kind === 'batting'
+              ? 'batting'
+              : material.kind === 'zip' || material.kind === 'metal-zip'
+                ? 'zip-tape'
+                : how.flipped
+                  ? 'flipped'
+                  : how.below
+                    ? 'backing'
+                    : 'applique',
+          covers,
+          shows: isQuiet || bound ? 'nothing' : how.below ? 'back' : 'front',
+          shape: 'rough',
+          grain: 'any',
+          folded,
+          loose: false,
+          ...(bound && { bound }),
+          overrides: how.hooped
+            ? {}
+            : cut
+              ? { width: cut.widthMm, height: cut.heightMm ?? 10 }
+              : covers === null
+                ? { width: 12, height: 80 }
+                : {}
+        }
+      ];
+    });
+  }
+}
