@@ -151,6 +151,10 @@ export const Piece = z.object({
   shape: z.enum(['rough', 'pre-cut']).default('rough'),
   grain: z.enum(['fixed', 'either-way', 'any']).default('any'),
   folded: z.boolean().default(false).describe('lies folded in half, right side out on both faces'),
+  foldedTo: z
+    .object({ width: Mm, height: Mm })
+    .optional()
+    .describe('size it has once it is folded, before it is laid; it is cut whole'),
   bound: z
     .boolean()
     .optional()

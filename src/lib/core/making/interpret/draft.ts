@@ -1,6 +1,13 @@
 import { box } from '$lib/core/base/geometry';
 import { edgePhases, estimateAlong } from '$lib/core/craft/sequence';
-import { type Item, ITEM_VERSION, type Operation, type Role, type Stop } from '$lib/core/documents/item';
+import {
+  type Item,
+  ITEM_VERSION,
+  type Operation,
+  type Role,
+  ROLE_WORDS,
+  type Stop
+} from '$lib/core/documents/item';
 import { colourOf } from '$lib/core/reading/evidence';
 import { ThreadRack } from '$lib/core/reading/matching';
 import type { ReadRow } from '$lib/core/reading/papers';
@@ -8,7 +15,8 @@ import type { SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
 import { linesFor, outlineSize } from './lines';
 import { withMoves } from './moves';
-import { closingOf, opsOf, type Settled, threadName } from './operations';
+import { closingOf } from './closing';
+import { opsOf, type Settled, threadName } from './operations';
 import { Pieces } from './placing';
 
 /** What an item is made from: a sheet, and the rows of its chart where there is one. */
@@ -89,9 +97,16 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
   const kept = steps.filter(
     ({ op }) => 'stop' in op || refersTo(op).every((id) => made.some((piece) => piece.id === id))
   );
-  const whole = withMoves(kept);
+  const whole = withMoves(together(kept));
   const hooped = whole.flatMap(({ op }) => ('do' in op && op.do === 'hoop' ? op.pieceIds : []));
   if (threads.all.length === 0) threads.take('Your choice');
+  const used = new Set(
+    JSON.stringify([
+      whole.map(({ op }) => op),
+      stops.map(({ lineIds }) => lineIds),
+      made.map(({ covers }) => covers)
+    ]).match(/rim-(?:top|bottom)/g)
+  );
   const item: Item = {
     schema: 'jolt-step/item',
     version: ITEM_VERSION,
@@ -130,7 +145,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
         stops
       }
     ],
-    lines,
+    lines: lines.filter(({ id }) => !id.startsWith('rim-') || used.has(id)),
     pieces: made,
     steps: whole.map(({ id, op }) => ({
       id,
@@ -144,6 +159,30 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
   };
   markHalts(item);
   return { item, steps: whole, open };
+}
+
+/** Pieces that one sentence trims together are trimmed in one step. */
+function together(steps: readonly DraftStep[]): DraftStep[] {
+  const merged: DraftStep[] = [];
+  for (const step of steps) {
+    const last = merged.at(-1);
+    const [before, now] = [last?.op, step.op];
+    if (
+      last &&
+      before &&
+      'do' in before &&
+      'do' in now &&
+      before.do === 'trim' &&
+      now.do === 'trim' &&
+      last.sentence === step.sentence
+    )
+      merged[merged.length - 1] = {
+        ...last,
+        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
+      };
+    else merged.push(step);
+  }
+  return merged;
 }
 
 function markHalts({ steps, files }: Item): void {
@@ -163,12 +202,19 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): 
   return numbers.map((number): Stop => {
     const said = sheet.stops.find(({ n }) => n === number);
     const row = rows.find((each, at) => (each.number ?? at + 1) === number);
-    const role = roleOf(said, row);
+    // What holds a folded back is part of the seam round the work.
+    const role = pieces.isEnvelopeSeam(number) ? 'closing-seam' : roleOf(said, row);
     const changed = sheet.actions.findLast(
       ({ action, after }) => action === 'change-thread' && after === number - 1
     );
     if (row?.colour) thread = threads.take(row.colour, colourOf(row.colour));
-    else if (changed) thread = threads.take(threadName(changed.text), colourOf(changed.text));
+    else if (changed) {
+      const name = threadName(
+        changed.text,
+        sheet.stops.filter(({ sentence, n }) => sentence === changed.sentence && n < number).length
+      );
+      thread = threads.take(name, colourOf(name));
+    }
     const { line, name, colour, stitches, threadMetres } = row ?? {
       line: 1,
       name: '',
@@ -179,7 +225,7 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): 
     return {
       id: `stop-${number}`,
       number,
-      name: (row?.name || said?.text || `Stop ${number}`).slice(0, 200),
+      name: (row?.name || nameSaid(said?.text) || capital(ROLE_WORDS[role])).slice(0, 200),
       ...(row && { chart: { line, number: row.number, name, colour, stitches, threadMetres } }),
       role,
       confidence: Math.max(said?.confidence ?? 0, row?.confidence ?? 0),
@@ -233,4 +279,21 @@ function refersTo(op: Operation): string[] {
     ...('pieceId' in op && op.pieceId !== undefined ? [op.pieceId] : []),
     ...('pieceIds' in op && op.pieceIds !== undefined ? op.pieceIds : [])
   ];
+}
+
+/** What a sheet says of a stop beside that it runs: “the lamp and its glow”. */
+function nameSaid(text: string | undefined): string | undefined {
+  const bare = (text ?? '')
+    .replace(/^(?:now\s+|then\s+)?(?:sew|stitch(?: out)?|run|embroider|change to \p{L}+ for)\s+/iu, '')
+    .replace(
+      /^(?:the\s+)?(?:(?:next|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|final)\s+)?(?:(?:two|three|four|five)\s+)?(?:colou?r\s+)?(?:stops?|colou?rs?)\s*#?\d*(?:\s*(?:to|and|–|-)\s*\d+)?\s*[:,–-]?\s*/i,
+      ''
+    )
+    .replace(/^(?:slowly|again|with the .* thread|it out)\b[,\s]*/i, '')
+    .replace(/^which\s+/i, '');
+  return /\p{L}{3}/u.test(bare) ? capital(bare) : undefined;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -135,7 +135,9 @@ function withShown(item: Item, shop: Shop): Item {
   return {
     ...item,
     pieces: item.pieces.map((piece) =>
-      piece.shows === 'nothing' ? piece : { ...piece, shows: where(piece.id) ?? piece.shows }
+      piece.shows === 'nothing' || piece.foldedTo
+        ? piece
+        : { ...piece, shows: where(piece.id) ?? piece.shows }
     )
   };
 }

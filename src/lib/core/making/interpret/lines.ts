@@ -6,6 +6,8 @@ type Line = Item['lines'][number];
 
 /** The outline of an item of which no paper says the size, mm. */
 const UNSAID = { width: 100, height: 100 };
+/** A stated size smaller than this share of what the cuts say is that of a folded thing. */
+const FOLDED = 0.6;
 /** A piece is cut this much larger than the line it covers, in all, mm. */
 const CUT_OVER = 24;
 /** An opening to turn an item through, mm. */
@@ -18,7 +20,6 @@ export function outlineSize(
   { pieces, actions }: Pick<SheetReading, 'pieces' | 'actions'>,
   stated: { width: number; height: number } | null
 ): { width: number; height: number } {
-  if (stated) return stated;
   const laid = new Set(actions.filter(({ action }) => action === 'lay').map(({ piece }) => piece));
   const cuts = pieces.flatMap(({ name, cut, role }) =>
     cut && cut.heightMm !== null && role === null && laid.has(name)
@@ -29,10 +30,13 @@ export function outlineSize(
   const middle = (values: number[]): number | undefined =>
     values.sort((a, b) => a - b)[Math.floor((values.length - 1) / 2)];
   const [width, height] = [middle(cuts.map((cut) => cut.width)), middle(cuts.map((cut) => cut.height))];
-  return {
+  const byCuts = {
     width: Math.max(20, (width ?? UNSAID.width + CUT_OVER) - CUT_OVER),
     height: Math.max(20, (height ?? UNSAID.height + CUT_OVER) - CUT_OVER)
   };
+  // What is said of a thing that is closed or folded in the end is not its outline.
+  const isWhole = stated && stated.width > FOLDED * byCuts.width && stated.height > FOLDED * byCuts.height;
+  return stated && (isWhole || width === undefined) ? stated : byCuts;
 }
 
 /** Where the seams lie that pieces are flipped at: across the item, one below the other. */
@@ -65,6 +69,8 @@ export function linesFor(
   const half = size.width / 2;
   return [
     line('outline', 'Outline', outline),
+    line('rim-top', 'Upper edge', segment(-half, -size.height / 2, half, -size.height / 2)),
+    line('rim-bottom', 'Lower edge', segment(-half, size.height / 2, half, size.height / 2)),
     line('design', 'Design', inset(outline, Math.min(DESIGN_GAP, size.width / 5, size.height / 5))),
     ...seams.map(({ id, y }, at) =>
       line(id, seams.length > 1 ? `Seam ${at + 1}` : 'Seam', segment(-half, y, half, y))

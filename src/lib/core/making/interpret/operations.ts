@@ -2,6 +2,7 @@ import { type Face, HARDWARE, type Operation } from '$lib/core/documents/item';
 import { colourOf } from '$lib/core/reading/evidence';
 import type { ThreadRack } from '$lib/core/reading/matching';
 import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
+import { closingOf } from './closing';
 import type { Pieces } from './placing';
 
 /** Strips of tape where the sheet says no number. */
@@ -29,6 +30,7 @@ export function opsOf(
   const id = pieces.id(action.piece);
   const closing = closingOf(sheet) ? 'closing' : 'outline';
   const title = capital(action.text).slice(0, 120);
+  const isOut = sheet.actions.slice(0, at).some(({ action: before }) => before === 'unhoop');
   const other: Operation = { do: 'other', title, seconds: 30 };
   switch (action.action) {
     case 'hoop':
@@ -51,7 +53,14 @@ export function opsOf(
       const stabiliser = sheet.pieces.find(({ name }) => name === action.piece)?.role === 'stabiliser';
       if (stabiliser) return action.optional ? [] : [{ do: 'float', pieceId: id, side, face: 'up' }];
       return [
-        { do: 'lay', pieceId: id, side, face, ...pieces.placing(action.piece), hold: { by: 'nothing' } }
+        {
+          do: 'lay',
+          pieceId: id,
+          side,
+          face,
+          ...pieces.placing(action.piece),
+          hold: pieces.isSprayed(at) ? { by: 'spray' } : { by: 'nothing' }
+        }
       ];
     }
     case 'tape':
@@ -63,16 +72,20 @@ export function opsOf(
     case 'pin':
       return id ? [{ do: 'pin', pieceId: id, pins: 4, away: 12 }] : [other];
     case 'spray':
+      // What is sprayed before it is laid is held by it there.
+      if (pieces.laysNext(at)) return [];
       return id ? [{ do: 'spray', pieceId: id }] : [other];
     case 'glue':
       return id ? [{ do: 'glue', pieceId: id, lineId: 'outline' }] : [other];
     case 'press':
-      return action.after > 0 ? [{ do: 'press', from: 'front' }] : [other];
+      // Fingers press in the hoop; an iron only out of it.
+      return isOut && !/\bfinger/i.test(action.text) ? [{ do: 'press', from: 'front' }] : [other];
     case 'flip': {
       const flip = action.piece === null ? undefined : pieces.flipped(action.piece);
       return id && flip ? [{ do: 'flip', pieceId: id, ...flip }] : [other];
     }
     case 'trim': {
+      if (action.piece !== null && pieces.isBound(action.piece)) return [other];
       if (action.piece === 'threads') return [{ do: 'snip', side: 'front', jumps: 4 }];
       if (!id)
         return /\b(?:seam|layers|fabrics|excess|everything)\b/.test(action.piece ?? '') ||
@@ -114,10 +127,11 @@ export function opsOf(
           ]
         : [other];
     case 'change-thread':
-      return [{ do: 'thread', threadId: threads.take(threadName(action.text), colourOf(action.text)) }];
+      return threadOps(action, at, { threads, sheet });
     case 'change-bobbin':
       return [{ do: 'bobbin' }];
     case 'turn-through':
+      if (pieces.envelope !== undefined) return [{ do: 'turn-through', pieceId: pieces.envelope }];
       return closing === 'closing' ? [{ do: 'turn-through', lineId: closing }] : [other];
     case 'close-opening':
       return [
@@ -165,20 +179,33 @@ function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-/** The colour that words change to. */
-export function threadName(text: string): string {
+/** A change of thread; of several in one sentence each has its own colour. */
+function threadOps(
+  { text, sentence }: SheetAction,
+  at: number,
+  { threads, sheet }: Pick<Making, 'threads' | 'sheet'>
+): Operation[] {
+  const nth = sheet.actions
+    .slice(0, at)
+    .filter((other) => other.action === 'change-thread' && other.sentence === sentence).length;
+  const name = threadName(text, nth);
+  return [{ do: 'thread', threadId: threads.take(name, colourOf(name)) }];
+}
+
+/**
+ * The colour that words change to.
+ *
+ * @param nth which of several, from 0: "in red, green and brass"
+ */
+export function threadName(text: string, nth = 0): string {
+  const several = /\b(?:in|with)\s+(\p{L}+(?:,\s*\p{L}+)*,?\s+and\s+\p{L}+)/iu
+    .exec(text)?.[1]
+    ?.split(/,\s*|\s+and\s+/);
+  const own = several?.[nth];
+  if (own) return own;
   const found =
     /\b(?:to|with|in)\s+(?:the\s+)?([\p{L}\s-]{3,30}?)(?:\s+thread)?(?=\s*(?:,|$|\bfor\b|\band\b|\bon\b))/iu.exec(
       text
     )?.[1];
   return found?.trim() ?? 'Your choice';
-}
-
-/** The closing seam of a sheet that turns its work through an opening, or through an overlap. */
-export function closingOf({ actions, sentences }: SheetReading): { opens: boolean } | null {
-  if (!actions.some(({ action }) => action === 'turn-through')) return null;
-  const opens =
-    actions.some(({ action }) => action === 'close-opening') ||
-    sentences.some(({ text }) => /\b(?:opening|gap)\b/i.test(text) && !/\bno (?:opening|gap)\b/i.test(text));
-  return { opens };
 }

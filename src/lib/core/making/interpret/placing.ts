@@ -3,9 +3,14 @@ import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
 import type { SeamLine } from './lines';
 import { materialOf } from './matter';
+import { closingOf } from './closing';
+
+type SheetPiece = SheetReading['pieces'][number];
 
 /** Mm that an edge laid along a seam reaches over it. */
 const SEAM = 6;
+/** And over the outline’s own edge. */
+const RIM = 12;
 const BOUND = /\b(?:ribbon|cord|elastic|strap|webbing|loop|string)\b/i;
 
 export interface Panel {
@@ -69,13 +74,74 @@ export class Pieces {
 
   /** Whether a piece is too small to cover the whole outline. */
   #isPart(name: string | null): boolean {
-    const cut = this.#sheet.pieces.find((piece) => piece.name === name)?.cut;
-    return cut?.heightMm != null && (cut.heightMm < this.#size.height || cut.widthMm < this.#size.width);
+    const piece = this.#sheet.pieces.find((each) => each.name === name);
+    if (piece?.cut?.heightMm == null) return false;
+    const { width, height } = this.#foldOf(piece) ?? { width: piece.cut.widthMm, height: piece.cut.heightMm };
+    return height < this.#size.height || width < this.#size.width;
   }
 
   /** The seam that a stop sews, at which something is then flipped. */
   seamBefore(stop: number): string | undefined {
     return this.seams.find(({ id }) => id === `seam-${stop}`)?.id;
+  }
+
+  /** Whether what is laid now was sprayed right before. */
+  isSprayed(at: number): boolean {
+    const laid = this.#sheet.actions[at];
+    return this.#sheet.actions.some(
+      ({ action, piece, after }, before) =>
+        before < at && action === 'spray' && piece !== null && piece === laid?.piece && after === laid.after
+    );
+  }
+
+  /** Whether a piece is laid after what is done to it now, before the next stop. */
+  laysNext(at: number): boolean {
+    const now = this.#sheet.actions[at];
+    return this.#sheet.actions
+      .slice(at + 1)
+      .some(
+        ({ action, piece, after }) =>
+          action === 'lay' && piece !== null && piece === now?.piece && after === now.after
+      );
+  }
+
+  isBound(name: string): boolean {
+    const piece = this.#sheet.pieces.find((each) => each.name === name);
+    return piece !== undefined && BOUND.test(`${piece.name} ${piece.material ?? ''}`);
+  }
+
+  /** The first of two folded backs, between which the work is turned. */
+  get envelope(): string | undefined {
+    const folded = this.#sheet.pieces.filter(
+      (piece) => this.#foldOf(piece) !== undefined && !this.isBound(piece.name)
+    );
+    return folded.length >= 2 && closingOf(this.#sheet) ? this.id(folded[0]?.name ?? null) : undefined;
+  }
+
+  /** Whether a stop sews a folded back on, between which the work is turned. */
+  isEnvelopeSeam(stop: number): boolean {
+    if (this.envelope === undefined) return false;
+    return this.#sheet.actions.some(({ action, piece, after }) => {
+      const laid =
+        action === 'lay' && after === stop - 1
+          ? this.#sheet.pieces.find(({ name }) => name === piece)
+          : undefined;
+      return laid !== undefined && this.#foldOf(laid) !== undefined;
+    });
+  }
+
+  /** The size a piece has once it is folded in half, mm; undefined where it is not. */
+  #foldOf({ name, cut }: SheetPiece): { width: number; height: number } | undefined {
+    const at = this.#sheet.actions.findIndex(({ action, piece }) => action === 'fold' && piece === name);
+    const fold = this.#sheet.actions[at];
+    const sentence = fold && this.#sheet.sentences[fold.sentence]?.text;
+    if (!fold || sentence === undefined || !/\bhalf\b/i.test(sentence) || cut?.heightMm == null)
+      return undefined;
+    const laid = this.#sheet.actions.findIndex(({ action, piece }) => action === 'lay' && piece === name);
+    if (laid >= 0 && laid < at) return undefined;
+    return /\b(?:lengthways|lengthwise|long sides?)\b/i.test(sentence)
+      ? { width: cut.widthMm / 2, height: cut.heightMm }
+      : { width: cut.widthMm, height: cut.heightMm / 2 };
   }
 
   id(name: string | null): string | undefined {
@@ -91,7 +157,25 @@ export class Pieces {
   } {
     const edge = name === null ? undefined : this.#edges.get(name);
     if (edge) return { over: 0, edge: { lineId: edge.lineId, body: edge.body, allowance: SEAM } };
+    const rim = name === null ? undefined : this.#rimOf(name);
+    if (rim) return { over: 0, edge: { lineId: rim.lineId, body: rim.body, allowance: RIM } };
     return this.#coversOutline(name) ? { covers: 'outline', over: 0 } : { over: 0 };
+  }
+
+  /** The side of the outline along which a part lies that no seam places: “raw edges at the top”. */
+  #rimOf(name: string): { lineId: string; body: 'up' | 'down' } | undefined {
+    if (!this.#isPart(name) || this.isBound(name)) return undefined;
+    const lay = this.#sheet.actions.find(({ action, piece }) => action === 'lay' && piece === name);
+    const said = `${lay?.text ?? ''} ${name}`;
+    if (/\b(?:at|along|to|with|on) (?:the )?(?:top|upper)|^(?:upper|top)\b|edges? at the top/i.test(said))
+      return { lineId: 'rim-top', body: 'down' };
+    if (
+      /\b(?:at|along|to|with|on) (?:the )?(?:bottom|lower)|^(?:lower|bottom)\b|edges? at the bottom/i.test(
+        said
+      )
+    )
+      return { lineId: 'rim-bottom', body: 'up' };
+    return undefined;
   }
 
   flipped(name: string): { lineId: string; covers?: string } | undefined {
@@ -100,6 +184,7 @@ export class Pieces {
   }
 
   #coversOutline(name: string | null): boolean {
+    if (name !== null && this.isBound(name)) return false;
     const piece = this.#sheet.pieces.find((each) => each.name === name);
     return (
       piece !== undefined &&
@@ -129,9 +214,7 @@ export class Pieces {
       const material = materialOf(piece, at);
       const bound = BOUND.test(`${piece.name} ${piece.material ?? ''}`);
       const isQuiet = material.kind === 'batting' || piece.role !== null;
-      const folded = this.#sheet.actions.some(
-        ({ action, piece: name, text }) => action === 'fold' && name === piece.name && /\bhalf\b/i.test(text)
-      );
+      const fold = this.#foldOf(piece);
       const edge = this.#edges.get(piece.name);
       const cut = piece.cut;
       const covers = how.hooped
@@ -159,10 +242,16 @@ export class Pieces {
                     ? 'backing'
                     : 'applique',
           covers,
-          shows: isQuiet || bound ? 'nothing' : how.below ? 'back' : 'front',
+          shows:
+            isQuiet || bound
+              ? 'nothing'
+              : how.below || (fold && this.envelope !== undefined)
+                ? 'back'
+                : 'front',
           shape: 'rough',
           grain: 'any',
-          folded,
+          folded: fold !== undefined,
+          ...(fold && { foldedTo: fold }),
           loose: false,
           ...(bound && { bound }),
           overrides: how.hooped

@@ -60,7 +60,7 @@ export function freshLayer(
     material: piece.material,
     plies: piece.plies,
     folded: piece.folded,
-    outline: shapeOf(pieceId, item, size, placing),
+    outline: shapeOf(pieceId, item, { ...size, ...piece.foldedTo }, placing),
     allowance: [],
     face,
     where,
