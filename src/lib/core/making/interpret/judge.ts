@@ -14,6 +14,9 @@ export interface OpenQuestion {
   taken: Face;
 }
 
+/** The faces of an item in the end: each piece that shows there, and whether with its right side. */
+export type Ends = Record<'front' | 'back' | 'lining', { piece: string; rightSide: boolean }[]>;
+
 /** A sheet as an item, judged in the simulated hoop. */
 export interface Interpretation {
   item: Item;
@@ -22,6 +25,8 @@ export interface Interpretation {
   /** What is wrong although everything was read as well as it can be: the paper’s own mistakes. */
   findings: Finding[];
   questions: OpenQuestion[];
+  /** What one sees of it in the end. */
+  ends: Ends;
   /** Readings that were tried. */
   tried: number;
 }
@@ -78,6 +83,7 @@ export function interpret(
   return {
     item,
     steps: draft.steps,
+    ends: endsOf(item, shop),
     findings: findings.filter(({ severity }) => severity !== 'note'),
     questions: [...equal].flatMap((action) => {
       const piece = papers.sheet.actions[action]?.piece;
@@ -140,4 +146,12 @@ function withShown(item: Item, shop: Shop): Item {
         : { ...piece, shows: where(piece.id) ?? piece.shows }
     )
   };
+}
+
+function endsOf(item: Item, shop: Shop): Ends {
+  const last = review(item, undefined, shop).trace.at(-1)?.state;
+  const seen = last && outside(last, item);
+  const on = (side: keyof Ends): Ends[keyof Ends] =>
+    (seen?.[side] ?? []).map(({ layer, rightSide }) => ({ piece: layer.name, rightSide }));
+  return { front: on('front'), back: on('back'), lining: on('lining') };
 }

@@ -1,6 +1,7 @@
-import type { Role } from '$lib/core/documents/item';
-import { type Facing, facing } from './facing';
+import type { SheetAction, SheetStop } from './action';
+import { facing } from './facing';
 import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
+import { Memory } from './memory';
 import { objectsOf } from './objects';
 import type { SheetPiece } from './pieces';
 import { segmentsOf } from './segments';
@@ -8,34 +9,7 @@ import type { Sentence } from './sentences';
 import { roleInPlace } from './roleInPlace';
 import { runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
-
-/** Something a sentence asks hands to do. */
-export interface SheetAction extends Facing {
-  /** Number of the stop it follows; 0 before the first. */
-  after: number;
-  action: ActionKind;
-  /** The piece, as the sheet calls it; null where the words name none. */
-  piece: string | null;
-  where: 'above' | 'below' | null;
-  /** Index of its sentence. */
-  sentence: number;
-  /** What an `other` is. */
-  is: string | null;
-  optional: boolean;
-  confidence: number;
-  /** The words it was read from. */
-  text: string;
-}
-
-/** A stop that a sentence runs. */
-export interface SheetStop {
-  n: number;
-  role: Role;
-  confidence: number;
-  sentence: number;
-  /** The words it was read from. */
-  text: string;
-}
+import { askedWithoutVerb } from './withoutVerb';
 
 export interface SheetReadings {
   actions: SheetAction[];
@@ -86,19 +60,9 @@ type Said = { sentence: Sentence; text: string; optional: boolean };
 class Reader {
   readonly actions: SheetAction[] = [];
   readonly stops: SheetStop[] = [];
-  #over = false;
-  #hooped = false;
-  #out = false;
-  #taped: SheetPiece[] = [];
-  #pinned: SheetPiece[] = [];
-  #laid: SheetPiece[] = [];
-  readonly #sides = new Map<SheetPiece, SheetAction['where']>();
-  #last: SheetPiece[] = [];
-  #group: { sentence: number; pieces: SheetPiece[] } = { sentence: -1, pieces: [] };
-  #lastWasHoop = false;
-  #turnedOut = false;
   /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
   readonly #deferred: (() => void)[] = [];
+  readonly #now = new Memory();
   readonly #things: Things;
   readonly #item: string | null;
 
@@ -109,10 +73,6 @@ class Reader {
 
   get #reached(): number {
     return this.stops.at(-1)?.n ?? 0;
-  }
-
-  get #here(): 'above' | 'below' | null {
-    return this.#out ? null : this.#over ? 'below' : 'above';
   }
 
   read(sentence: Sentence): void {
@@ -152,7 +112,7 @@ class Reader {
       }
       return;
     }
-    if (!this.#out && runsUnnamed(text, this.#hooped)) {
+    if (!this.#now.out && runsUnnamed(text, this.#now.hooped)) {
       if (/\bwith\b[^,]*\bthread\b/i.test(text)) this.#add(said, 'change-thread');
       this.#run(this.#reached + 1, said);
       return;
@@ -163,19 +123,19 @@ class Reader {
   }
 
   #fits({ says, over, action }: Meaning, text: string): boolean {
-    if (!says.test(text) || (over !== undefined && over !== this.#over)) return false;
+    if (!says.test(text) || (over !== undefined && over !== this.#now.over)) return false;
     // "turn it over" turns the hoop only where it was the hoop that was spoken of.
     if (
       (action === 'turn-hoop-over' || action === 'turn-hoop-back') &&
       /^(?:turn|flip|roll)\s+it\b/i.test(text)
     )
-      return (this.#lastWasHoop || this.#over) && !this.#out;
+      return (this.#now.lastWasHoop || this.#now.over) && !this.#now.out;
     if (action === 'hoop-on' && /^\S+\s+(?:back\s+)?it\b/i.test(text))
-      return this.#lastWasHoop || /\b(?:machine|arm)\b/i.test(text);
+      return this.#now.lastWasHoop || /\b(?:machine|arm)\b/i.test(text);
     if (action === 'lay' && /^smooth\b/i.test(text))
-      return this.#things.mentions(text).some(({ piece }) => !this.#laid.includes(piece));
+      return this.#things.mentions(text).some(({ piece }) => !this.#now.laid.includes(piece));
     // "Lay C in the frame": a frame that was stitched, once something is in the hoop.
-    if (action === 'hoop' && this.#hooped) return /^(?:re-?)?hoop\b/i.test(text);
+    if (action === 'hoop' && this.#now.hooped) return /^(?:re-?)?hoop\b/i.test(text);
     return true;
   }
 
@@ -190,31 +150,36 @@ class Reader {
       case 'turn-hoop-over':
       case 'turn-hoop-back':
         this.#add(said, action, null, more);
-        this.#over = action === 'turn-hoop-over';
-        this.#lastWasHoop = true;
+        this.#now.over = action === 'turn-hoop-over';
+        this.#now.lastWasHoop = true;
         return;
       case 'hoop-off':
         this.#add(said, action, null, more);
-        this.#lastWasHoop = true;
-        if (/\bover(?:\s+again)?\s*$/i.test(text) && !this.#over) {
+        this.#now.lastWasHoop = true;
+        if (/\bover(?:\s+again)?\s*$/i.test(text) && !this.#now.over) {
           this.#add(said, 'turn-hoop-over', null, more);
-          this.#over = true;
+          this.#now.over = true;
         }
         return;
       case 'hoop-on':
-        if (this.#over) {
+        if (this.#now.over) {
           if (/\b(?:turn|right way|face up)\b/i.test(text)) this.#add(said, 'turn-hoop-back', null, more);
-          this.#over = false;
+          this.#now.over = false;
         }
         this.#add(said, action, null, more);
-        this.#lastWasHoop = true;
+        this.#now.lastWasHoop = true;
         return;
       case 'unhoop':
         this.#add(said, action, null, more);
-        [this.#over, this.#out, this.#hooped, this.#lastWasHoop] = [false, true, false, false];
+        [this.#now.over, this.#now.out, this.#now.hooped, this.#now.lastWasHoop] = [
+          false,
+          true,
+          false,
+          false
+        ];
         return;
       case 'hoop':
-        [this.#hooped, this.#out] = [true, false];
+        [this.#now.hooped, this.#now.out] = [true, false];
         this.#onPieces(said, action, more);
         return;
       case 'untape':
@@ -235,7 +200,7 @@ class Reader {
         this.#add(said, action, null, more);
         return;
       case 'turn-through':
-        this.#turnedOut = true;
+        this.#now.turnedOut = true;
         this.#add(said, action, this.#named(text) ?? this.#item, more);
         return;
       case 'clip':
@@ -260,23 +225,19 @@ class Reader {
   /** What is done to pieces, one action for each. */
   #onPieces(said: Said, action: ActionKind, more: More): void {
     const { text } = said;
-    if (this.#turnedOut && OF_THE_ITEM.has(action) && this.#things.mentions(text).length === 0) {
+    if (this.#now.turnedOut && OF_THE_ITEM.has(action) && this.#things.mentions(text).length === 0) {
       this.#add(said, action, this.#item, more);
       return;
     }
     if (action === 'attach-hardware' && this.#things.mentions(text).length === 0) {
-      this.#add(said, action, hardwareIn(text), more);
+      this.#add(said, action, HARDWARE_WORDS.exec(text)?.[0].toLowerCase() ?? null, more);
       return;
     }
     if (action === 'cut-out' && this.#things.mentions(text).length === 0) {
       this.#add(said, action, this.#named(text) ?? this.#item, more);
       return;
     }
-    const pieces = objectsOf(this.#things, action, text, {
-      last: this.#last,
-      group: this.#group.pieces,
-      laid: this.#laid
-    });
+    const pieces = objectsOf(this.#things, action, text, this.#now);
     const where = this.#whereOf(action, text);
     const side = action === 'lay' || action === 'insert-ribbon' ? facing(text, where === 'below') : {};
     for (const piece of pieces.length > 0 ? pieces : [null]) {
@@ -284,15 +245,15 @@ class Reader {
         this.#add(said, action, piece, { ...more, ...side, where });
         continue;
       }
-      const isNew = !this.#laid.includes(piece);
+      const isNew = !this.#now.laid.includes(piece);
       const isRibbon = RIBBON.test(`${piece.name} ${piece.material ?? ''}`) && !/\btape\b/i.test(piece.name);
-      if (isNew && isRibbon && ['tape', 'pin', 'lay', 'glue'].includes(action) && !this.#out) {
+      if (isNew && isRibbon && ['tape', 'pin', 'lay', 'glue'].includes(action) && !this.#now.out) {
         this.#add(said, 'insert-ribbon', piece, {
           ...more,
           ...facing(text, where === 'below'),
-          where: where ?? this.#here
+          where: where ?? this.#now.here
         });
-        this.#laid.push(piece);
+        this.#now.laid.push(piece);
         if (action === 'lay') continue;
       }
       // "Tape the back in place" lays what does not lie there yet.
@@ -300,7 +261,7 @@ class Reader {
         isNew &&
         !isRibbon &&
         (action === 'tape' || action === 'pin') &&
-        !this.#out &&
+        !this.#now.out &&
         piece.role !== 'stabiliser'
       ) {
         this.#add(said, 'lay', piece, {
@@ -308,86 +269,60 @@ class Reader {
           ...facing(text, where === 'below'),
           where: BELOW.test(text) ? 'below' : where
         });
-        this.#laid.push(piece);
-        this.#sides.set(piece, BELOW.test(text) ? 'below' : where);
+        this.#now.laid.push(piece);
+        this.#now.sides.set(piece, BELOW.test(text) ? 'below' : where);
       }
-      const at = action === 'tape' && this.#sides.get(piece) ? { where: this.#sides.get(piece) ?? null } : {};
+      const at =
+        action === 'tape' && this.#now.sides.get(piece) ? { where: this.#now.sides.get(piece) ?? null } : {};
       const flipped: More =
-        action === 'flip' ? { face: 'up', faceFromAbove: this.#over ? 'down' : 'up', where: this.#here } : {};
+        action === 'flip'
+          ? { face: 'up', faceFromAbove: this.#now.over ? 'down' : 'up', where: this.#now.here }
+          : {};
       this.#add(said, action, piece, { ...more, ...side, where, ...at, ...flipped });
-      if (action === 'lay' && isNew) this.#laid.push(piece);
-      if (action === 'lay') this.#sides.set(piece, where);
-      if (action === 'tape' && !this.#taped.includes(piece)) this.#taped.push(piece);
-      if (action === 'pin' && !this.#pinned.includes(piece)) this.#pinned.push(piece);
+      if (action === 'lay' && isNew) this.#now.laid.push(piece);
+      if (action === 'lay') this.#now.sides.set(piece, where);
+      if (action === 'tape' && !this.#now.taped.includes(piece)) this.#now.taped.push(piece);
+      if (action === 'pin' && !this.#now.pinned.includes(piece)) this.#now.pinned.push(piece);
     }
     const known = pieces.filter((piece) => typeof piece !== 'string');
-    if (known.length > 0) this.#speakOf(said, known);
+    if (known.length > 0) this.#now.speakOf(said.sentence.index, known);
   }
 
   /** Tape and pins come off the pieces named, else off all that have them. */
   #loosen(said: Said, action: 'untape' | 'unpin', more: More): void {
     const { text } = said;
-    const held = action === 'untape' ? this.#taped : this.#pinned;
+    const held = action === 'untape' ? this.#now.taped : this.#now.pinned;
     const named = this.#things
       .mentions(text)
       .map(({ piece }) => piece)
       .filter((piece) => held.includes(piece) || !/\btapes?\b/i.test(piece.name));
-    const where = action === 'untape' ? this.#here : null;
+    const where = action === 'untape' ? this.#now.here : null;
     if (action === 'untape' && named.length === 0 && /\ball\b/i.test(text) && held.length !== 1) {
       this.#add(said, action, 'all tape', { ...more, where: null });
-      this.#taped = [];
+      this.#now.taped = [];
       return;
     }
-    const meant = /\b(?:it|them)\b/i.test(text) ? this.#last.filter((piece) => held.includes(piece)) : [];
+    const meant = /\b(?:it|them)\b/i.test(text) ? this.#now.last.filter((piece) => held.includes(piece)) : [];
     const off = named.length > 0 ? named : meant.length > 0 ? meant : [...held];
     for (const piece of off.length > 0 ? off : [null]) this.#add(said, action, piece, { ...more, where });
     const rest = held.filter((piece) => !off.includes(piece));
-    if (action === 'untape') this.#taped = rest;
-    else this.#pinned = rest;
-    if (off.length > 0) this.#speakOf(said, off);
-  }
-
-  #speakOf({ sentence: { index } }: Said, pieces: SheetPiece[]): void {
-    this.#last = pieces;
-    this.#lastWasHoop = false;
-    const before = this.#group.sentence === index ? this.#group.pieces : [];
-    this.#group = { sentence: index, pieces: [...new Set([...before, ...pieces])] };
+    if (action === 'untape') this.#now.taped = rest;
+    else this.#now.pinned = rest;
+    if (off.length > 0) this.#now.speakOf(said.sentence.index, off);
   }
 
   #whereOf(action: ActionKind, text: string): SheetAction['where'] {
     if (!['lay', 'insert-ribbon', 'tape', 'pin', 'flip'].includes(action))
-      return this.#over && action === 'trim' ? 'below' : null;
-    if (this.#over) return 'below';
+      return this.#now.over && action === 'trim' ? 'below' : null;
+    if (this.#now.over) return 'below';
     if (action === 'lay' || action === 'insert-ribbon') return BELOW.test(text) ? 'below' : 'above';
-    return this.#here;
+    return this.#now.here;
   }
 
   /** Parts without a verb of the craft: “the back, right side down, over everything”, “the batting goes over the line”. */
   #withoutVerb(said: Said): void {
-    const { text } = said;
-    const [first] = this.#things.mentions(text);
-    if (!first) return;
-    const passive =
-      /\b(?:is|are|gets?|goes|go|comes|come)\s+(?:now\s+|then\s+|next\s+|also\s+)?(laid|placed|put|taped|trimmed|pinned|flipped|folded|pressed|sprayed|glued|fused|hooped|torn|rinsed|clipped|on|over|under|in|face|right|wrong|underneath|down)\b/i.exec(
-        text
-      );
-    if (passive?.[1]) {
-      const verb = PARTICIPLES[passive[1].toLowerCase()];
-      // What only tells how things are is no step: "once the back is on it is too late".
-      if (verb === undefined && !/^(?:goes|go|comes?)\b/i.test(passive[0])) return;
-      const behind = text.slice(passive.index + passive[0].length);
-      const rest = verb === undefined ? ` ${passive[1]}${behind}` : behind;
-      this.#segment({ ...said, text: `${verb ?? 'lay'} ${text.slice(first.at, first.end)}${rest}` });
-      return;
-    }
-    const placed =
-      /\b(?:right|wrong|pretty|good) sides?\b|\bface (?:up|down)\b|\s(?:over|on|onto|under|underneath)(?:\s+(?:the|it|everything|top)\b|$)/i.test(
-        text.slice(first.end)
-      );
-    const tells = /\b(?:is|are|has|have|will|must|may|can|should|shows?|lies|looks?|ends?|stays?)\b/i.test(
-      text
-    );
-    if (first.at <= 12 && placed && !tells) this.#segment({ ...said, text: `lay ${text.slice(first.at)}` });
+    const asked = askedWithoutVerb(said.text, this.#things.mentions(said.text)[0]);
+    if (asked !== undefined) this.#segment({ ...said, text: asked });
   }
 
   #add(
@@ -412,27 +347,3 @@ class Reader {
     });
   }
 }
-
-/** The hardware that words name. */
-function hardwareIn(text: string): string | null {
-  return HARDWARE_WORDS.exec(text)?.[0].toLowerCase() ?? null;
-}
-
-const PARTICIPLES: Readonly<Record<string, string>> = {
-  laid: 'lay',
-  placed: 'place',
-  put: 'put',
-  taped: 'tape',
-  trimmed: 'trim',
-  pinned: 'pin',
-  flipped: 'flip',
-  folded: 'fold',
-  pressed: 'press',
-  sprayed: 'spray',
-  glued: 'glue',
-  fused: 'fuse',
-  hooped: 'hoop',
-  torn: 'tear',
-  rinsed: 'rinse',
-  clipped: 'clip'
-};

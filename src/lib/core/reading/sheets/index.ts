@@ -1,2 +1,2 @@
-export type { SheetAction, SheetStop } from './actions';
+export type { SheetAction, SheetStop } from './action';
 export { type SheetReading, readSheet } from './readSheet';

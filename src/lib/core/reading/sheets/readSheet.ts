@@ -1,5 +1,6 @@
 import type { PaperLine } from '$lib/core/reading/pages';
-import { readActions, type SheetAction, type SheetStop } from './actions';
+import type { SheetAction, SheetStop } from './action';
+import { readActions } from './actions';
 import { type SheetPiece, piecesListed } from './pieces';
 import { verbOf } from './segments';
 import { type Sentence, sentencesOf } from './sentences';

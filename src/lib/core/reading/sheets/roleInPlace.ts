@@ -1,5 +1,5 @@
 import type { Role } from '$lib/core/documents/item';
-import type { SheetAction, SheetStop } from './actions';
+import type { SheetAction, SheetStop } from './action';
 import { roleSaid } from './stopsSaid';
 
 /** Words that say this surely what a stop does. */

@@ -1,0 +1,51 @@
+import type { Mention } from './things';
+
+const PARTICIPLES: Readonly<Record<string, string>> = {
+  laid: 'lay',
+  placed: 'place',
+  put: 'put',
+  taped: 'tape',
+  trimmed: 'trim',
+  pinned: 'pin',
+  flipped: 'flip',
+  folded: 'fold',
+  pressed: 'press',
+  sprayed: 'spray',
+  glued: 'glue',
+  fused: 'fuse',
+  hooped: 'hoop',
+  torn: 'tear',
+  rinsed: 'rinse',
+  clipped: 'clip'
+};
+
+const PASSIVE =
+  /\b(?:is|are|gets?|goes|go|comes|come)\s+(?:now\s+|then\s+|next\s+|also\s+)?(laid|placed|put|taped|trimmed|pinned|flipped|folded|pressed|sprayed|glued|fused|hooped|torn|rinsed|clipped|on|over|under|in|face|right|wrong|underneath|down)\b/i;
+
+/**
+ * What a part of a sentence asks for that has no verb of the craft in front, as one that has: “the back goes face down on
+ * top” is “lay the back face down on top”.
+ *
+ * @param first the first piece it names
+ * @returns undefined where it only tells how things are
+ */
+export function askedWithoutVerb(text: string, first: Mention | undefined): string | undefined {
+  if (!first) return undefined;
+  const passive = PASSIVE.exec(text);
+  if (passive?.[1]) {
+    const verb = PARTICIPLES[passive[1].toLowerCase()];
+    // "Once the back is on it is too late": no step.
+    if (verb === undefined && !/^(?:goes|go|comes?)\b/i.test(passive[0])) return undefined;
+    const behind = text.slice(passive.index + passive[0].length);
+    const rest = verb === undefined ? ` ${passive[1]}${behind}` : behind;
+    return `${verb ?? 'lay'} ${text.slice(first.at, first.end)}${rest}`;
+  }
+  const placed =
+    /\b(?:right|wrong|pretty|good) sides?\b|\bface (?:up|down)\b|\s(?:over|on|onto|under|underneath)(?:\s+(?:the|it|everything|top)\b|$)/i.test(
+      text.slice(first.end)
+    );
+  const tells = /\b(?:is|are|has|have|will|must|may|can|should|shows?|lies|looks?|ends?|stays?)\b/i.test(
+    text
+  );
+  return first.at <= 12 && placed && !tells ? `lay ${text.slice(first.at)}` : undefined;
+}
