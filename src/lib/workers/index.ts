@@ -2,6 +2,7 @@ export { BatchPlanning } from './BatchPlanning.svelte';
 export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';
 export { PaperReader } from './PaperReader';
+export type { Interpreted } from './reading.worker';
 export {
   jobSheetPdfInWorker,
   needleSheetPdfInWorker,

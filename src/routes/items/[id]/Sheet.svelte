@@ -189,6 +189,20 @@
           ><PenLine size={20} aria-hidden="true" />Put a name in</button
         >
       </div>
+      {#if item.paper && item.paper.unused.length > 0}
+        <details class="max-h-56 shrink-0 overflow-y-auto border-t border-rule">
+          <summary class="min-h-11 cursor-pointer py-2"
+            >{item.paper.unused.length === 1 ? 'One sentence' : `${item.paper.unused.length} sentences`} of {item
+              .paper.name}
+            {item.paper.unused.length === 1 ? 'is' : 'are'} in no step</summary
+          >
+          <ul>
+            {#each item.paper.unused as { number, text }, at (at)}<li class="border-b border-rule py-1">
+                <span class="head mr-2 text-sm">{number}</span>{text}
+              </li>{/each}
+          </ul>
+        </details>
+      {/if}
     </section>
 
     {#if selected && checked}

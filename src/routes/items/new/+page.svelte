@@ -1,8 +1,16 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { onDestroy } from 'svelte';
-  import { Item } from '$lib/core/documents/item';
-  import { defaultSetup, fitIn, hoopFor, isSameLayout } from '$lib/core/documents/shop';
+  import { onDestroy, untrack } from 'svelte';
+  import { type Face, Item } from '$lib/core/documents/item';
+  import { withSentences } from '$lib/core/making/interpret';
+  import {
+    defaultSetup,
+    fitIn,
+    hoopFor,
+    isSameLayout,
+    type Setup,
+    type Shop
+  } from '$lib/core/documents/shop';
   import { plan } from '$lib/core/making/plan';
   import {
     align,
@@ -25,12 +33,13 @@
   import NotesMatch from './NotesMatch.svelte';
   import { Papers } from './papers.svelte';
   import PatternStage from './PatternStage.svelte';
+  import StepsRead from './StepsRead.svelte';
   import { CONSTRUCTIONS, isOwn, withOwn } from '$lib/core/craft/constructions';
 
   const stored = live(() => null, getShop);
   const shop = $derived(stored.value);
 
-  type Stage = 'bring' | 'pattern' | 'match';
+  type Stage = 'bring' | 'steps' | 'pattern' | 'match';
   let stage = $state<Stage>('bring');
   const papers = new Papers(() => shop?.layouts ?? []);
   onDestroy(() => papers.close());
@@ -99,6 +108,7 @@
 
   const stages = $derived<{ id: Stage; name: string; ready: boolean }[]>([
     { id: 'bring', name: 'Papers', ready: true },
+    ...(papers.asked ? [{ id: 'steps' as const, name: 'Steps read', ready: papers.told !== null }] : []),
     { id: 'pattern', name: 'Pattern and sizes', ready: true },
     ...(hasPaper
       ? [{ id: 'match' as const, name: 'Match', ready: made?.ok === true && name.trim() !== '' }]
@@ -203,12 +213,42 @@
     papers.forgetLayout(readBy);
   }
 
+  /** Which side is up, as the maker says where the sheet does not. */
+  let faces = $state.raw<ReadonlyMap<number, Face>>(new Map());
+  $effect(() => {
+    const asked = papers.asked;
+    const about = { id, name: asked?.reading.title ?? 'New item', now, house: untrack(() => house.trim()) };
+    const text = papers.source.kind === 'text' ? papers.text : '';
+    const [rowsNow, answers, shopNow] = [papers.rows, faces, shop];
+    if (asked && shopNow && rowsNow)
+      void papers.interpret({ ...about, text }, $state.snapshot(shopNow) as Shop, answers);
+  });
+  const toldPlan = $derived(papers.told && shop ? plan(papers.told.item, undefined, shop) : undefined);
+
+  /** Stores the item that the sheet’s sentences make. */
+  async function makeTold(): Promise<void> {
+    const { told, asked } = papers;
+    const sheet = asked?.reading.sheet;
+    if (!told || !sheet || !shop) return;
+    const whole = withSentences(told, sheet, asked.name);
+    const titled = { ...whole, name: name.trim() || asked.reading.title || whole.name };
+    await store(titled, { ...defaultSetup(titled, shop), machineId: chosenMachine });
+  }
+
   async function make(): Promise<void> {
     if (!item || !setup) return;
-    const checked = Item.safeParse({
-      ...withFurther(withPaperNotes(item, matches)),
-      ...(made?.ok && isOwn(kind) && { blocks: made.blocks })
-    });
+    await store(
+      {
+        ...withFurther(withPaperNotes(item, matches)),
+        ...(made?.ok && isOwn(kind) && { blocks: made.blocks })
+      },
+      setup
+    );
+  }
+
+  async function store(whole: Item, how: Setup): Promise<void> {
+    const checked = Item.safeParse(whole);
+
     if (!checked.success) {
       toast.error(
         `The item cannot be stored: ${checked.error.issues[0]?.path.join('.')} ${checked.error.issues[0]?.message}`
@@ -216,7 +256,7 @@
       return;
     }
     try {
-      await addItem(checked.data, setup);
+      await addItem(checked.data, how);
       await keepLayout();
     } catch {
       toast.error(
@@ -263,8 +303,18 @@
       ondocument={(value) => void bringDocument(value)}
       onforget={() => void forgetLayout()}
       onnext={() => (stage = 'pattern')}
-      shortcut={hasChart && made?.ok ? shortcut : undefined}
+      shortcut={papers.told ? told : hasChart && made?.ok ? shortcut : undefined}
     />
+    {#snippet told()}
+      <p class="w-full text-lg">
+        {name || papers.asked?.reading.title || 'It'} can be stitched as its sheet says: {papers.told?.steps
+          .length} steps{papers.told?.findings.length
+          ? `, ${papers.told.findings.length} of them to look at`
+          : ''}.
+      </p>
+      <button type="button" class="button button-main" onclick={() => (stage = 'steps')}>See the steps</button
+      >
+    {/snippet}
     {#snippet shortcut()}
       {@const hoop = shop.hoops.find((each) => each.id === chosenHoop)}
       <div class="w-full">
@@ -283,6 +333,14 @@
       </div>
       <button type="button" class="button button-main" onclick={() => void make()}>Make the sheet</button>
     {/snippet}
+  {:else if stage === 'steps' && papers.asked && papers.told && toldPlan}
+    <StepsRead
+      asked={papers.asked}
+      told={papers.told}
+      plan={toldPlan}
+      onanswer={(action, face) => (faces = new Map(faces).set(action, face))}
+      onmake={() => void makeTold()}
+    />
   {:else if stage === 'pattern'}
     <PatternStage
       {shop}

@@ -138,8 +138,8 @@
     {/if}
 
     {#if papers.sheet}
-      {@const { name, instructions } = papers.sheet}
-      {@render brought(`${name}: ${instructions.length} instructions`, () => (papers.sheet = null))}
+      {@const { name, reading } = papers.sheet}
+      {@render brought(`${name}: ${reading.instructions.length} instructions`, () => (papers.sheet = null))}
     {/if}
     {#if papers.drawing && source.kind !== 'drawing'}
       {@render brought(
@@ -217,10 +217,14 @@
           >Go on with {rows.length} {rows.length === 1 ? 'stop' : 'stops'}</button
         >
       {:else if !needed}
-        <button type="button" class="button button-main" onclick={onnext}>Start without a chart</button>
-        <button type="button" class="button" onclick={() => papers.paste(SAMPLE)}
-          >Try it with the badger’s chart</button
-        >
+        {#if shortcut}
+          <button type="button" class="button" onclick={onnext}>Choose a pattern instead</button>
+        {:else}
+          <button type="button" class="button button-main" onclick={onnext}>Start without a chart</button>
+          <button type="button" class="button" onclick={() => papers.paste(SAMPLE)}
+            >Try it with the badger’s chart</button
+          >
+        {/if}
       {/if}
     </div>
     <PaperColumns {papers} {pressed} onpress={(at) => (pressed = at)} {onforget} />

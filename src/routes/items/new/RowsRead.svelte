@@ -61,7 +61,13 @@
 
 <section aria-label="What was read" class="flex min-w-0 flex-col">
   <h2 class="text-xl">What was read</h2>
-  {#if rows.length === 0 && unread.length === 0}
+  {#if rows.length === 0 && papers.asked?.reading.sheet}
+    {@const { sentences, actions, stops, pieces } = papers.asked.reading.sheet}
+    <p class="text-soft">
+      {sentences.length} sentences ask for {actions.length} things to do and {stops.length} stops, with {pieces.length}
+      pieces. No chart yet: bring or paste it, and its stitches and colours come in.
+    </p>
+  {:else if rows.length === 0 && unread.length === 0}
     <p class="mt-2 max-w-md text-soft">
       Each row becomes a stop, with a guess of what it does. You can correct every guess before anything is
       made.

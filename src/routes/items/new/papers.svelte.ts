@@ -15,10 +15,11 @@ import {
   rowsOfList,
   type ThreadMeaning
 } from '$lib/core/reading/papers';
-import { isSameLayout, type PaperField, type PaperLayout } from '$lib/core/documents/shop';
+import { isSameLayout, type PaperField, type PaperLayout, type Shop } from '$lib/core/documents/shop';
 import { isStitchList, type ListReading, readStitchList } from '$lib/core/stitching/stitches';
 import type { Brought } from '$lib/files';
-import { PaperReader } from '$lib/workers';
+import { type Interpreted, PaperReader } from '$lib/workers';
+import type { Face, Item } from '$lib/core/documents/item';
 
 /** Where the stops of a new item come from. */
 export type ChartSource =
@@ -39,7 +40,9 @@ export class Papers {
   /** What the maker says the thread lengths mean. */
   meant = $state.raw<ThreadMeaning | null>(null);
   /** An instruction sheet on a paper of its own. */
-  sheet = $state.raw<{ name: string; instructions: Instruction[] } | null>(null);
+  sheet = $state.raw<{ name: string; source: string | Paper; reading: ChartReading } | null>(null);
+  /** The instruction sheet as an item, as far as it is made of sentences. */
+  told = $state.raw<Interpreted | null>(null);
   /** A drawing that gives outlines. */
   drawing = $state.raw<{ name: string; drawing: DrawingReading } | null>(null);
   archive = $state.raw<Extract<Brought, { kind: 'archive' }> | null>(null);
@@ -74,7 +77,7 @@ export class Papers {
   readonly outlines = $derived(this.drawing ? outlineChoices(this.drawing.drawing) : []);
   readonly instructions: Instruction[] = $derived([
     ...(this.reading?.instructions ?? []),
-    ...(this.sheet?.instructions ?? [])
+    ...(this.sheet?.reading.instructions ?? [])
   ]);
   readonly meaning: ThreadMeaning = $derived(this.meant ?? this.reading?.thread.meaning ?? 'used');
 
@@ -156,6 +159,37 @@ export class Papers {
     if (reading) this.reading = reading;
   }
 
+  /** What the instruction sheet asks for, on a paper of its own or beside the chart. */
+  get asked(): { name: string; source: string | Paper; reading: ChartReading } | null {
+    if (this.sheet?.reading.sheet) return this.sheet;
+    const { reading, source } = this;
+    if (!reading?.sheet) return null;
+    return source.kind === 'paper'
+      ? { name: source.name, source: source.paper, reading }
+      : { name: reading.title ?? 'The pasted sheet', source: this.text, reading };
+  }
+
+  /** Makes the item that the sheet’s sentences ask for, in the background. */
+  async interpret(
+    about: Pick<Item, 'id' | 'name'> & { now: string; house: string; text: string },
+    shop: Shop,
+    answers: ReadonlyMap<number, Face>
+  ): Promise<void> {
+    const sheet = this.asked?.reading.sheet;
+    if (!sheet) {
+      this.told = null;
+      return;
+    }
+    const { house, ...rest } = about;
+    const size = this.reading?.facts.size ?? this.asked?.reading.facts.size ?? null;
+    const told = await this.#reader.interpret(
+      { ...rest, ...(house !== '' && { house }), sheet, rows: this.rows, size },
+      shop,
+      answers
+    );
+    if (told) this.told = told;
+  }
+
   /** Ends the reading in the background. */
   close(): void {
     this.#reader.close();
@@ -214,9 +248,8 @@ export class Papers {
   /** A numbered sheet beside a chart that is there already adds to it. */
   async #isSheetOnly(source: string | Paper, name: string): Promise<boolean> {
     const reading = await this.#reader.read(source, { layouts: this.#known });
-    const { rows, instructions } = reading ?? { rows: [], instructions: [] };
-    if (rows.length > 0 || instructions.length === 0) return false;
-    this.sheet = { name, instructions };
+    if (!reading || reading.rows.length > 0 || reading.instructions.length === 0) return false;
+    this.sheet = { name, source, reading };
     return true;
   }
 

@@ -167,6 +167,8 @@ function together(steps: readonly DraftStep[]): DraftStep[] {
   for (const step of steps) {
     const last = merged.at(-1);
     const [before, now] = [last?.op, step.op];
+    const isAgain = last?.sentence === step.sentence && JSON.stringify(before) === JSON.stringify(now);
+    if (isAgain && now && 'do' in now && now.do === 'other') continue;
     if (
       last &&
       before &&
