@@ -1,23 +1,15 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { onDestroy, untrack } from 'svelte';
-  import { type Face, Item } from '$lib/core/documents/item';
+  import type { Face, Item } from '$lib/core/documents/item';
   import { withSentences } from '$lib/core/making/interpret';
-  import {
-    defaultSetup,
-    fitIn,
-    hoopFor,
-    isSameLayout,
-    type Setup,
-    type Shop
-  } from '$lib/core/documents/shop';
+  import { defaultSetup, fitIn, hoopFor, type Setup, type Shop } from '$lib/core/documents/shop';
   import { plan } from '$lib/core/making/plan';
   import {
     align,
     assemble,
     type FixedMatch,
     inPatternOrder,
-    likeliest,
     matchPaper,
     withLists,
     withPaperNotes
@@ -26,18 +18,20 @@
   import { formatSize } from '$lib/core/base/units';
   import { textOf } from '$lib/core/reading/pages';
   import { chosenOutline } from '$lib/core/reading/papers';
-  import { addItem, freshId, getShop, importItem, live, changeShop } from '$lib/data';
-  import { toast } from 'svelte-sonner';
+  import { freshId, getShop, importItem, live, changeShop } from '$lib/data';
   import BringStage from './BringStage.svelte';
   import MatchStage from './MatchStage.svelte';
   import NotesMatch from './NotesMatch.svelte';
+  import { forgetLayout, keepLayout } from './layouts';
+  import { likeliestOf } from './likely';
   import { Papers } from './papers.svelte';
+  import { stored } from './stored';
   import PatternStage from './PatternStage.svelte';
   import StepsRead from './StepsRead.svelte';
   import { CONSTRUCTIONS, isOwn, withOwn } from '$lib/core/craft/constructions';
 
-  const stored = live(() => null, getShop);
-  const shop = $derived(stored.value);
+  const shopRead = live(() => null, getShop);
+  const shop = $derived(shopRead.value);
 
   type Stage = 'bring' | 'steps' | 'pattern' | 'match';
   let stage = $state<Stage>('bring');
@@ -47,17 +41,8 @@
   const hasPaper = $derived(hasChart || papers.instructions.length > 0);
 
   let chosenKind = $state<string | null>(null);
-  /** Every construction with its usual answers, to see which the rows of a chart go with. */
-  const usualPatterns = CONSTRUCTIONS.flatMap((each) => {
-    const usually = each.patternOf(each.defaults);
-    return usually.ok && each.kind !== 'own'
-      ? [{ of: each.kind, name: each.name, pattern: usually.pattern }]
-      : [];
-  });
-  const likely = $derived(
-    hasChart ? likeliest(papers.rows, usualPatterns, papers.reading?.title ?? null)[0] : undefined
-  );
-  const kind = $derived(chosenKind ?? likely?.of ?? CONSTRUCTIONS[0]?.kind ?? '');
+  const likely = $derived(hasChart ? likeliestOf(papers.rows, papers.reading?.title ?? null) : undefined);
+  const kind = $derived(chosenKind ?? likely ?? CONSTRUCTIONS[0]?.kind ?? '');
   let answers = $state.raw<Record<string, Record<string, unknown>>>({});
   /** Every construction, the maker’s own patterns behind them. */
   const constructions = $derived(withOwn(CONSTRUCTIONS, shop?.patterns ?? []));
@@ -190,29 +175,6 @@
     return withLists(own, made.pattern, further);
   }
 
-  /** What was settled about the columns of this paper reads the next one of its house. */
-  async function keepLayout(): Promise<void> {
-    const { layout, reading, source } = papers;
-    if (!layout || !reading?.layout?.settled) return;
-    const { structure, headings, cuts, fields } = reading.layout;
-    const paper = source.kind === 'paper' ? source.name : (reading.title ?? 'a pasted chart');
-    const kept = { name: house.trim() || paper, settledAt: now, structure, headings, cuts, fields };
-    await changeShop((shopNow) => ({
-      ...shopNow,
-      layouts: [kept, ...(shopNow.layouts ?? []).filter((other) => !isSameLayout(other, kept))].slice(0, 100)
-    }));
-  }
-
-  async function forgetLayout(): Promise<void> {
-    const { readBy } = papers;
-    if (!readBy) return;
-    await changeShop((shopNow) => ({
-      ...shopNow,
-      layouts: (shopNow.layouts ?? []).filter((other) => !isSameLayout(other, readBy))
-    }));
-    papers.forgetLayout(readBy);
-  }
-
   /** Which side is up, as the maker says where the sheet does not. */
   let faces = $state.raw<ReadonlyMap<number, Face>>(new Map());
   $effect(() => {
@@ -247,23 +209,8 @@
   }
 
   async function store(whole: Item, how: Setup): Promise<void> {
-    const checked = Item.safeParse(whole);
-
-    if (!checked.success) {
-      toast.error(
-        `The item cannot be stored: ${checked.error.issues[0]?.path.join('.')} ${checked.error.issues[0]?.message}`
-      );
-      return;
-    }
-    try {
-      await addItem(checked.data, how);
-      await keepLayout();
-    } catch {
-      toast.error(
-        'The item could not be stored: the browser’s storage may be full. Nothing you typed is lost.'
-      );
-      return;
-    }
+    if (!(await stored(whole, how))) return;
+    await keepLayout(papers, house.trim(), now);
     await goto(kind === 'own' && !hasPaper ? `/items/${id}/blocks` : `/items/${id}`);
   }
 
@@ -301,7 +248,7 @@
       {papers}
       unit={shop.unit}
       ondocument={(value) => void bringDocument(value)}
-      onforget={() => void forgetLayout()}
+      onforget={() => void forgetLayout(papers)}
       onnext={() => (stage = 'pattern')}
       shortcut={papers.told ? told : hasChart && made?.ok ? shortcut : undefined}
     />
@@ -338,7 +285,7 @@
       asked={papers.asked}
       told={papers.told}
       plan={toldPlan}
-      onanswer={(action, face) => (faces = new Map(faces).set(action, face))}
+      onanswer={(action, face) => (faces = new Map([...faces, [action, face]]))}
       onmake={() => void makeTold()}
     />
   {:else if stage === 'pattern'}

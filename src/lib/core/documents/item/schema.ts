@@ -7,6 +7,7 @@ import { LIMITS } from './limits';
 import { withCodes } from './lifts';
 import { HexColour, Material } from './material';
 import { Phase, Stitched } from './phase';
+import { SheetOnPaper } from './sheetOnPaper';
 import { Role } from './roles';
 
 /** Versions of an item: answers and remarks got codes. */
@@ -287,16 +288,7 @@ export const Item = versioned(
         .max(LIMITS.blocks)
         .optional()
         .describe('its blocks in their order, where they are not what its construction takes'),
-      paper: z
-        .object({
-          name: z.string().max(200),
-          unused: z
-            .array(z.object({ number: z.string().max(40), text: z.string().max(1000) }))
-            .max(500)
-            .describe('sentences that ask for nothing, or for what no step does')
-        })
-        .optional()
-        .describe('the instruction sheet it was made from'),
+      paper: SheetOnPaper.optional().describe('the instruction sheet it was made from'),
       createdAt: z.iso.datetime(),
       updatedAt: z.iso.datetime(),
       putAwayAt: z.iso.datetime().optional(),

@@ -59,6 +59,14 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
       path: box(-size.width / 2, top, size.width / 2, bottom),
       gaps: []
     });
+  for (const { id, piece, x, width, height } of pieces.spots)
+    lines.push({
+      id,
+      name: `Place of ${piece}`.slice(0, 80),
+      frame: HOOPING,
+      path: box(x - width / 2, -height / 2, x + width / 2, height / 2),
+      gaps: []
+    });
   const paths = new Map(lines.map(({ id, path }) => [id, path]));
   for (const stop of stops)
     if (stop.countSource !== 'chart')
@@ -167,6 +175,22 @@ function together(steps: readonly DraftStep[]): DraftStep[] {
   for (const step of steps) {
     const last = merged.at(-1);
     const [before, now] = [last?.op, step.op];
+    if (
+      last &&
+      before &&
+      now &&
+      'do' in before &&
+      'do' in now &&
+      before.do === 'hoop' &&
+      now.do === 'hoop' &&
+      last.sentence === step.sentence
+    ) {
+      merged[merged.length - 1] = {
+        ...last,
+        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
+      };
+      continue;
+    }
     const isAgain = last?.sentence === step.sentence && JSON.stringify(before) === JSON.stringify(now);
     if (isAgain && now && 'do' in now && now.do === 'other') continue;
     if (
@@ -240,6 +264,7 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): 
           : [{ stitches: stitches ?? 0, attended: false }],
       lineIds: [
         pieces.seamBefore(number) ??
+          (ON_DESIGN.has(role) ? undefined : pieces.spotAt(number)) ??
           (number === closing ? 'closing' : ON_DESIGN.has(role) ? 'design' : 'outline')
       ],
       halts: true,

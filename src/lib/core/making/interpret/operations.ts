@@ -96,7 +96,7 @@ export function opsOf(
         {
           do: 'trim',
           pieceIds: [id],
-          lineId: 'outline',
+          lineId: pieces.cutLine(action.piece),
           side: 'outside',
           margin: marginIn(action.text) ?? CLOSE,
           where: 'hoop-off',

@@ -2,8 +2,9 @@ import type { Item } from '$lib/core/documents/item';
 import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
 import type { SeamLine } from './lines';
-import { materialOf } from './matter';
 import { closingOf } from './closing';
+import { materialOf } from './matter';
+import { type Spot, spotsOf } from './spots';
 
 type SheetPiece = SheetReading['pieces'][number];
 
@@ -24,6 +25,8 @@ export interface Panel {
 export class Pieces {
   readonly seams: SeamLine[] = [];
   readonly panels: Panel[] = [];
+  /** Places of small pieces inside the outline. */
+  readonly spots: readonly Spot[];
   readonly #sheet: SheetReading;
   readonly #size: { width: number; height: number };
   readonly #edges = new Map<string, { lineId: string; body: 'up' | 'down'; flipsTo: string | null }>();
@@ -33,6 +36,21 @@ export class Pieces {
     this.#size = size;
     const flips = sheet.actions.filter(({ action }) => action === 'flip');
     flips.forEach((flip, at) => this.#seamOf(flip, at, flips.length));
+    this.spots = spotsOf(sheet, size, (name) => this.isBound(name) || this.#edges.has(name));
+  }
+
+  /** The line on which a stop sews, where a small piece is laid before it, or after it to be placed. */
+  spotAt(stop: number): string | undefined {
+    const laid = this.#sheet.actions.filter(({ action }) => action === 'lay');
+    const before = laid.findLast(({ after }) => after === stop - 1);
+    const next = laid.find(({ after }) => after === stop);
+    const piece = before ? before.piece : next?.piece;
+    return this.spots.find((spot) => spot.piece === piece)?.id;
+  }
+
+  /** The line along which a piece is cut. */
+  cutLine(name: string | null): string {
+    return this.spots.find(({ piece }) => piece === name)?.id ?? 'outline';
   }
 
   /** A seam at which a piece is flipped: the piece lies on the other side of it first. */
@@ -157,6 +175,8 @@ export class Pieces {
   } {
     const edge = name === null ? undefined : this.#edges.get(name);
     if (edge) return { over: 0, edge: { lineId: edge.lineId, body: edge.body, allowance: SEAM } };
+    const spot = this.spots.find(({ piece }) => piece === name);
+    if (spot) return { covers: spot.id, over: 0 };
     const rim = name === null ? undefined : this.#rimOf(name);
     if (rim) return { over: 0, edge: { lineId: rim.lineId, body: rim.body, allowance: RIM } };
     return this.#coversOutline(name) ? { covers: 'outline', over: 0 } : { over: 0 };
@@ -194,18 +214,26 @@ export class Pieces {
 
   /** The pieces that the steps handle, with what each is for. */
   made(steps: readonly DraftStep[]): Item['pieces'] {
-    const laid = new Map<string, { below: boolean; flipped: boolean; hooped: boolean }>();
+    const laid = new Map<string, { below: boolean; down: boolean; flipped: boolean; hooped: boolean }>();
+    const isTurned = closingOf(this.#sheet) !== null;
     for (const { op } of steps) {
       if (!('do' in op)) continue;
       if (op.do === 'hoop')
-        for (const id of op.pieceIds) laid.set(id, { below: false, flipped: false, hooped: true });
+        for (const id of op.pieceIds)
+          laid.set(id, { below: false, down: false, flipped: false, hooped: true });
       if (op.do === 'lay' || op.do === 'float')
         laid.set(
           op.pieceId,
-          laid.get(op.pieceId) ?? { below: op.side === 'below', flipped: false, hooped: false }
+          laid.get(op.pieceId) ?? {
+            below: op.side === 'below',
+            // What lies face down on the work when it is turned ends behind.
+            down: isTurned && op.do === 'lay' && op.side === 'above' && op.face === 'down',
+            flipped: false,
+            hooped: false
+          }
         );
       const own = op.do === 'flip' ? laid.get(op.pieceId) : undefined;
-      if (own) own.flipped = true;
+      if (own) [own.flipped, own.down] = [true, false];
     }
     return this.#sheet.pieces.flatMap((piece, at): Item['pieces'] => {
       const id = `piece-${at + 1}`;
@@ -217,13 +245,12 @@ export class Pieces {
       const fold = this.#foldOf(piece);
       const edge = this.#edges.get(piece.name);
       const cut = piece.cut;
+      const spot = this.spots.find((each) => each.piece === piece.name)?.id;
       const covers = how.hooped
         ? null
         : edge
           ? (edge.flipsTo ?? this.panels.find(({ name }) => name === `Part of ${piece.name}`)?.id ?? null)
-          : this.#coversOutline(piece.name)
-            ? 'outline'
-            : null;
+          : (spot ?? (this.#coversOutline(piece.name) ? 'outline' : null));
       return [
         {
           id,
@@ -245,7 +272,7 @@ export class Pieces {
           shows:
             isQuiet || bound
               ? 'nothing'
-              : how.below || (fold && this.envelope !== undefined)
+              : how.below || how.down || (fold && this.envelope !== undefined)
                 ? 'back'
                 : 'front',
           shape: 'rough',

@@ -1,6 +1,7 @@
 import type { Role } from '$lib/core/documents/item';
 import type { Facing } from './facing';
 import type { ActionKind } from './meanings';
+import type { SheetPiece } from './pieces';
 
 /** Something a sentence asks hands to do. */
 export interface SheetAction extends Facing {
@@ -28,4 +29,11 @@ export interface SheetStop {
   sentence: number;
   /** The words it was read from. */
   text: string;
+}
+
+/** What sentences ask for, and the pieces they speak of. */
+export interface SheetReadings {
+  actions: SheetAction[];
+  stops: SheetStop[];
+  pieces: SheetPiece[];
 }

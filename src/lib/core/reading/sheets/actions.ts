@@ -1,4 +1,4 @@
-import type { SheetAction, SheetStop } from './action';
+import type { SheetAction, SheetReadings, SheetStop } from './action';
 import { facing } from './facing';
 import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
 import { Memory } from './memory';
@@ -9,23 +9,12 @@ import type { Sentence } from './sentences';
 import { roleInPlace } from './roleInPlace';
 import { runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
+import { BELOW, OPTIONAL, RIBBON } from './telling';
 import { askedWithoutVerb } from './withoutVerb';
 
-export interface SheetReadings {
-  actions: SheetAction[];
-  stops: SheetStop[];
-  pieces: SheetPiece[];
-}
-
-const BELOW =
-  /\b(?:under(?:neath)?|beneath|below|behind)\b(?!\s+the\s+(?:foot|presser|needle|line|seam|edge))|\b(?:to|on|onto|against|at)\s+the\s+(?:(?:back|underside|bottom|wrong side)\s+of\s+the\s+(?:hoop|frame|work|stabili\w+|tear\S*|item|embroidery)|underside|reverse|back of it|(?:back|wrong side)(?=\s*(?:,|$)))/i;
-const RIBBON = /\b(?:ribbon|cord|loop|elastic|strap|tab|webbing|string|hanger|band)\b/i;
-const OPTIONAL =
-  /\b(?:if you (?:like|wish|want|prefer)|optional(?:ly)?|if (?:needed|necessary|wanted))\b|^for (?:a|an|names?|dense|extra)\b/i;
 /** What happens to the thing as a whole once it is out of the hoop. */
 const OF_THE_ITEM: ReadonlySet<ActionKind> = new Set(['press', 'turn-through', 'rinse', 'dry']);
 const SURE = 0.85;
-
 /**
  * Reads sentences as actions and stops, in order; what words leave out is taken from what was said before: “it” is the last
  * piece, “the tape” lies on what was taped, and below is where the hoop has been turned over.
@@ -56,7 +45,6 @@ export function readActions(
 type More = Partial<Omit<SheetAction, 'action' | 'sentence' | 'text'>>;
 type Said = { sentence: Sentence; text: string; optional: boolean };
 
-/** What is known while the sentences go by. */
 class Reader {
   readonly actions: SheetAction[] = [];
   readonly stops: SheetStop[] = [];

@@ -42,6 +42,6 @@ export function facing(text: string, isBelow: boolean): Facing {
 }
 
 /** The other way up. */
-export function turned(face: Seen): Seen {
+function turned(face: Seen): Seen {
   return face === 'up' ? 'down' : 'up';
 }

@@ -1,2 +1,2 @@
-export type { SheetAction, SheetStop } from './action';
+export type { SheetAction } from './action';
 export { type SheetReading, readSheet } from './readSheet';

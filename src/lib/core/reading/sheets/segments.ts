@@ -84,7 +84,9 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
     else if (
       /\b(?:and|then)\b/i.test(part) &&
       last &&
-      (isThing(bare) ? PLACED.test(` ${bare}`) || /^with\b/i.test(bare) : FROM_HOOP.test(bare))
+      (isThing(bare)
+        ? (PLACED.test(` ${bare}`) && PLACED.test(last.text)) || /^with\b/i.test(bare)
+        : FROM_HOOP.test(bare))
     ) {
       // The verb before is meant again.
       const verb = /^[\p{L}-]+/u.exec(last.text)?.[0] ?? '';
@@ -94,6 +96,7 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
     else if (last && last.kind !== 'not')
       last.text = /^and\b/i.test(part) ? `${last.text} ${part}` : `${last.text}, ${part}`;
     else if (fronted(bare) !== bare) segments.push({ text: fronted(bare), kind });
+    else if (TELLS.test(bare)) segments.push({ text: bare, kind });
     else before = before === '' ? bare : `${before}, ${bare}`;
   }
   const [first] = segments;
@@ -111,6 +114,8 @@ function plainly(text: string): string {
   return verb === undefined || verb === word.toLowerCase() ? text : verb + text.slice(word.length);
 }
 
+/** A sentence of its own, with no verb of the craft in front: “the back goes face down on top”. */
+const TELLS = /\b(?:is|are|goes|go|comes|gets|get|will|has)\b/i;
 const FROM_HOOP = /^(?:the\s+)?(?:project|work|item|piece|fabric)\s+from\s+the\s+(?:hoop|frame)\b/i;
 
 /** A thing and then where it goes or how large it is to be. */

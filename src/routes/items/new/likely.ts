@@ -1,0 +1,20 @@
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
+import { likeliest } from '$lib/core/reading/matching';
+import type { ReadRow } from '$lib/core/reading/papers';
+
+let usual: { of: string; name: string; pattern: Pattern }[] | undefined;
+
+/** Every construction with its usual answers; made once, when the first chart asks. */
+function usualPatterns(): { of: string; name: string; pattern: Pattern }[] {
+  usual ??= CONSTRUCTIONS.flatMap(({ kind, name, patternOf, defaults }) => {
+    const made = patternOf(defaults);
+    return made.ok && kind !== 'own' ? [{ of: kind, name, pattern: made.pattern }] : [];
+  });
+  return usual;
+}
+
+/** The construction that the rows of a chart go with best, by its kind. */
+export function likeliestOf(rows: readonly ReadRow[], title: string | null): string | undefined {
+  return likeliest(rows, usualPatterns(), title)[0]?.of;
+}
