@@ -46,7 +46,10 @@ function count(name: string, wanted: readonly Wanted[], read: readonly SheetActi
   for (const each of wanted) {
     const fits = (action: SheetAction): boolean =>
       action.after === each.after &&
-      (action.action === each.action || each.actionAlso?.includes(action.action) === true);
+      // A ribbon is put in by laying it.
+      ((action.action === 'insert-ribbon' ? 'lay' : action.action) === each.action ||
+        action.action === each.action ||
+        each.actionAlso?.includes(action.action) === true);
     const at = open.findIndex(
       (action) => fits(action) && (action.piece === each.piece || each.piece === null)
     );
@@ -84,6 +87,9 @@ function count(name: string, wanted: readonly Wanted[], read: readonly SheetActi
       console.log(`  ${name}: invented ${action} ${piece ?? ''} (${text})`);
 }
 
+/** Materials that look alike on both sides. */
+const TWO_SIDED: ReadonlySet<string> = new Set(['felt', 'batting', 'towelling', 'stretch-mesh']);
+
 /** The faces of an item as it ends, in words. */
 function endOf(item: Item): string {
   const last = review(item, undefined, shop).trace.at(-1)?.state;
@@ -93,7 +99,10 @@ function endOf(item: Item): string {
     .map((side) =>
       seen[side]
         .filter(({ layer }) => !isStabiliserKind(layer.material.kind))
-        .map(({ layer, rightSide }) => `${layer.name.toLowerCase()} ${rightSide}`)
+        .map(
+          ({ layer, rightSide }) =>
+            `${layer.name.toLowerCase()} ${rightSide || TWO_SIDED.has(layer.material.kind)}`
+        )
         .sort()
         .join('+')
     )

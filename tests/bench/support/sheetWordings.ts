@@ -1,4 +1,5 @@
 import { findPiece, type Item, type OperationOf, type Operation } from '$lib/core/documents/item';
+import { PLAIN } from './plainWordings';
 import { pick } from './random';
 
 /** What an operation is called by a reader of sheets, and on what it acts. */
@@ -51,44 +52,6 @@ export function wordingOf(op: Operation, item: Item, over: boolean, random: Rand
         names.map((name) => want('hoop', name))
       );
     }
-    case 'unhoop':
-      return say(
-        [
-          'Unhoop',
-          'Take the work out of the hoop',
-          'Release everything from the frame',
-          'Remove the project from the hoop',
-          'Lift the work out of the frame',
-          'Pop the item out of the hoop'
-        ],
-        [want('unhoop')]
-      );
-    case 'hoop-off':
-      return say(
-        [
-          'Take the hoop off',
-          'Hoop off',
-          'Remove the hoop from the machine',
-          'Slide the hoop off the arm',
-          'Lift the frame off',
-          'Take the frame off the machine',
-          'Unclip the hoop'
-        ],
-        [want('hoop-off')]
-      );
-    case 'hoop-on':
-      return say(
-        [
-          'Put the hoop back on',
-          'Hoop on',
-          'Return the hoop to the machine',
-          'Slide the hoop onto the arm',
-          'Reattach the frame',
-          'Clip the hoop back in',
-          'Put the hoop on the machine'
-        ],
-        [want('hoop-on')]
-      );
     case 'turn-over':
       return over
         ? say(
@@ -129,30 +92,6 @@ export function wordingOf(op: Operation, item: Item, over: boolean, random: Rand
         [want('tape', piece)]
       );
     }
-    case 'untape':
-      return say(
-        [
-          'Peel off the tape',
-          'Remove the tape',
-          'Take the tape off',
-          'Pull off the tape',
-          'Lift the tape',
-          'Untape it'
-        ].slice(0, 5),
-        [want('untape')]
-      );
-    case 'unpin':
-      return say(
-        [
-          'Take out the pins',
-          'Remove the pins',
-          'Unpin it',
-          'Pull the pins out',
-          'Remove every pin',
-          'Take the pins out'
-        ],
-        [want('unpin')]
-      );
     case 'flip': {
       const piece = nameOf(op.pieceId);
       return say(
@@ -196,116 +135,10 @@ export function wordingOf(op: Operation, item: Item, over: boolean, random: Rand
         [want('zip', piece)]
       );
     }
-    case 'bobbin':
-      return say(
-        [
-          'Put in a full bobbin',
-          'Change the bobbin',
-          'Load a fresh bobbin',
-          'Insert the matching bobbin',
-          'Swap the bobbin',
-          'Use a bobbin of that colour'
-        ],
-        [want('change-bobbin')]
-      );
-    case 'thread':
-      return say(
-        [
-          'Change to the next colour',
-          'Change the thread',
-          'Switch to black thread',
-          'Thread the machine with green',
-          'Rethread',
-          'Swap to the gold thread'
-        ],
-        [want('change-thread')]
-      );
-    case 'tear-away':
-      return say(
-        [
-          'Tear away the stabiliser',
-          'Tear off the stabiliser',
-          'Remove the stabiliser',
-          'Rip the stabiliser away',
-          'Tear the stabiliser out',
-          'Pull away the stabiliser'
-        ],
-        [want('tear-away')]
-      );
-    case 'rinse':
-      return say(
-        [
-          'Rinse it',
-          'Soak it in warm water',
-          'Wash the film out',
-          'Dissolve what is left in water',
-          'Rinse until it feels soft',
-          'Soak the work'
-        ],
-        [want('rinse')]
-      );
-    case 'clip':
-      return say(
-        [
-          'Clip the curves',
-          'Snip into the curves',
-          'Notch the curves',
-          'Clip the corners',
-          'Nick the curves',
-          'Cut notches into the curves'
-        ],
-        [want('clip')]
-      );
-    case 'turn-through':
-      return say(
-        [
-          'Turn it right side out',
-          'Turn the work right side out through the opening',
-          'Pull it through the opening',
-          'Turn the whole thing right sides out',
-          'Turn it through',
-          'Turn everything right way out'
-        ],
-        [want('turn-through')]
-      );
-    case 'close-opening':
-      return say(
-        [
-          'Sew the opening shut',
-          'Close the opening by hand',
-          'Slip-stitch the gap',
-          'Ladder-stitch the opening closed',
-          'Stitch the gap closed',
-          'Hand-sew the opening'
-        ],
-        [want('close-opening')]
-      );
-    case 'cut-out':
-      return say(
-        [
-          'Cut it out',
-          'Cut the shape out',
-          'Cut around the outline',
-          'Cut everything out 3 mm outside the stitches',
-          'Cut the work out with sharp scissors',
-          'Trim around the outside'
-        ],
-        [want('cut-out')]
-      );
-    case 'hardware':
-      return say(
-        [
-          'Set the snap',
-          'Attach the split ring',
-          'Press in the eyelet',
-          'Fit the snap',
-          'Add the key ring',
-          'Sew on the hook and loop tape'
-        ].slice(0, 5),
-        [want('attach-hardware')]
-      );
-    default:
-      return undefined;
+    default: {
+      const plain = PLAIN[op.do];
+      return plain && say(plain.words, [want(plain.action)]);
+    }
   }
 
   function laid(own: OperationOf<'lay'>, piece: string, isOver: boolean, draw: Random): Said {

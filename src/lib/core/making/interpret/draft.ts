@@ -228,8 +228,8 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): 
   return numbers.map((number): Stop => {
     const said = sheet.stops.find(({ n }) => n === number);
     const row = rows.find((each, at) => (each.number ?? at + 1) === number);
-    // What holds a folded back is part of the seam round the work.
-    const role = pieces.isEnvelopeSeam(number) ? 'closing-seam' : roleOf(said, row);
+    // Work is turned through its last seam; what holds a folded back is part of it.
+    const role = number === closing || pieces.isEnvelopeSeam(number) ? 'closing-seam' : roleOf(said, row);
     const changed = sheet.actions.findLast(
       ({ action, after }) => action === 'change-thread' && after === number - 1
     );

@@ -4,6 +4,7 @@ import type { ThreadRack } from '$lib/core/reading/matching';
 import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
 import { closingOf } from './closing';
 import type { Pieces } from './placing';
+import { isBound, isSprayed, laysNext } from './ways';
 
 /** Strips of tape where the sheet says no number. */
 export const TAPE = 4;
@@ -59,7 +60,7 @@ export function opsOf(
           side,
           face,
           ...pieces.placing(action.piece),
-          hold: pieces.isSprayed(at) ? { by: 'spray' } : { by: 'nothing' }
+          hold: isSprayed(sheet, at) ? { by: 'spray' } : { by: 'nothing' }
         }
       ];
     }
@@ -73,7 +74,7 @@ export function opsOf(
       return id ? [{ do: 'pin', pieceId: id, pins: 4, away: 12 }] : [other];
     case 'spray':
       // What is sprayed before it is laid is held by it there.
-      if (pieces.laysNext(at)) return [];
+      if (laysNext(sheet, at)) return [];
       return id ? [{ do: 'spray', pieceId: id }] : [other];
     case 'glue':
       return id ? [{ do: 'glue', pieceId: id, lineId: 'outline' }] : [other];
@@ -85,7 +86,7 @@ export function opsOf(
       return id && flip ? [{ do: 'flip', pieceId: id, ...flip }] : [other];
     }
     case 'trim': {
-      if (action.piece !== null && pieces.isBound(action.piece)) return [other];
+      if (action.piece !== null && isBound(sheet, action.piece)) return [other];
       if (action.piece === 'threads') return [{ do: 'snip', side: 'front', jumps: 4 }];
       if (!id)
         return /\b(?:seam|layers|fabrics|excess|everything)\b/.test(action.piece ?? '') ||

@@ -5,14 +5,15 @@ import type { SeamLine } from './lines';
 import { closingOf } from './closing';
 import { materialOf } from './matter';
 import { type Spot, spotsOf } from './spots';
-
-type SheetPiece = SheetReading['pieces'][number];
+import { foldOf, hangs, isBound } from './ways';
 
 /** Mm that an edge laid along a seam reaches over it. */
 const SEAM = 6;
 /** And over the outline’s own edge. */
 const RIM = 12;
-const BOUND = /\b(?:ribbon|cord|elastic|strap|webbing|loop|string)\b/i;
+
+/** What lies doubled looks alike on both sides. */
+const LOOP = /\b(?:loop|strap|handle)\b/i;
 
 export interface Panel {
   id: string;
@@ -36,13 +37,14 @@ export class Pieces {
     this.#size = size;
     const flips = sheet.actions.filter(({ action }) => action === 'flip');
     flips.forEach((flip, at) => this.#seamOf(flip, at, flips.length));
-    this.spots = spotsOf(sheet, size, (name) => this.isBound(name) || this.#edges.has(name));
+    this.spots = spotsOf(sheet, size, (name) => isBound(this.#sheet, name) || this.#edges.has(name));
   }
 
   /** The line on which a stop sews, where a small piece is laid before it, or after it to be placed. */
   spotAt(stop: number): string | undefined {
     const laid = this.#sheet.actions.filter(({ action }) => action === 'lay');
     const before = laid.findLast(({ after }) => after === stop - 1);
+    if (before?.piece != null && hangs(this.#sheet, this.#size, before.piece)) return 'rim-bottom';
     const next = laid.find(({ after }) => after === stop);
     const piece = before ? before.piece : next?.piece;
     return this.spots.find((spot) => spot.piece === piece)?.id;
@@ -94,7 +96,10 @@ export class Pieces {
   #isPart(name: string | null): boolean {
     const piece = this.#sheet.pieces.find((each) => each.name === name);
     if (piece?.cut?.heightMm == null) return false;
-    const { width, height } = this.#foldOf(piece) ?? { width: piece.cut.widthMm, height: piece.cut.heightMm };
+    const { width, height } = foldOf(this.#sheet, piece) ?? {
+      width: piece.cut.widthMm,
+      height: piece.cut.heightMm
+    };
     return height < this.#size.height || width < this.#size.width;
   }
 
@@ -103,37 +108,29 @@ export class Pieces {
     return this.seams.find(({ id }) => id === `seam-${stop}`)?.id;
   }
 
-  /** Whether what is laid now was sprayed right before. */
-  isSprayed(at: number): boolean {
-    const laid = this.#sheet.actions[at];
-    return this.#sheet.actions.some(
-      ({ action, piece, after }, before) =>
-        before < at && action === 'spray' && piece !== null && piece === laid?.piece && after === laid.after
-    );
-  }
-
-  /** Whether a piece is laid after what is done to it now, before the next stop. */
-  laysNext(at: number): boolean {
-    const now = this.#sheet.actions[at];
-    return this.#sheet.actions
-      .slice(at + 1)
-      .some(
-        ({ action, piece, after }) =>
-          action === 'lay' && piece !== null && piece === now?.piece && after === now.after
-      );
-  }
-
-  isBound(name: string): boolean {
-    const piece = this.#sheet.pieces.find((each) => each.name === name);
-    return piece !== undefined && BOUND.test(`${piece.name} ${piece.material ?? ''}`);
-  }
-
   /** The first of two folded backs, between which the work is turned. */
   get envelope(): string | undefined {
     const folded = this.#sheet.pieces.filter(
-      (piece) => this.#foldOf(piece) !== undefined && !this.isBound(piece.name)
+      (piece) => foldOf(this.#sheet, piece) !== undefined && !isBound(this.#sheet, piece.name)
     );
-    return folded.length >= 2 && closingOf(this.#sheet) ? this.id(folded[0]?.name ?? null) : undefined;
+    const backs = folded.length >= 2 ? folded.map(({ name }) => name) : this.#overlapping;
+    return backs.length >= 2 && closingOf(this.#sheet) ? this.id(backs[0] ?? null) : undefined;
+  }
+
+  /** Two backs that overlap: parts laid on the work along its upper and its lower edge, right before the end. */
+  get #overlapping(): string[] {
+    const laid = this.#sheet.actions.flatMap(({ action, piece, where }) =>
+      action === 'lay' &&
+      piece !== null &&
+      where === 'above' &&
+      !this.#edges.has(piece) &&
+      !hangs(this.#sheet, this.#size, piece)
+        ? [piece]
+        : []
+    );
+    const last = [...new Set(laid)].slice(-2);
+    const rims = new Set(last.map((name) => this.#rimOf(name)?.lineId));
+    return rims.has('rim-top') && rims.has('rim-bottom') ? last : [];
   }
 
   /** Whether a stop sews a folded back on, between which the work is turned. */
@@ -144,22 +141,11 @@ export class Pieces {
         action === 'lay' && after === stop - 1
           ? this.#sheet.pieces.find(({ name }) => name === piece)
           : undefined;
-      return laid !== undefined && this.#foldOf(laid) !== undefined;
+      return (
+        laid !== undefined &&
+        (foldOf(this.#sheet, laid) !== undefined || this.#overlapping.includes(laid.name))
+      );
     });
-  }
-
-  /** The size a piece has once it is folded in half, mm; undefined where it is not. */
-  #foldOf({ name, cut }: SheetPiece): { width: number; height: number } | undefined {
-    const at = this.#sheet.actions.findIndex(({ action, piece }) => action === 'fold' && piece === name);
-    const fold = this.#sheet.actions[at];
-    const sentence = fold && this.#sheet.sentences[fold.sentence]?.text;
-    if (!fold || sentence === undefined || !/\bhalf\b/i.test(sentence) || cut?.heightMm == null)
-      return undefined;
-    const laid = this.#sheet.actions.findIndex(({ action, piece }) => action === 'lay' && piece === name);
-    if (laid >= 0 && laid < at) return undefined;
-    return /\b(?:lengthways|lengthwise|long sides?)\b/i.test(sentence)
-      ? { width: cut.widthMm / 2, height: cut.heightMm }
-      : { width: cut.widthMm, height: cut.heightMm / 2 };
   }
 
   id(name: string | null): string | undefined {
@@ -184,7 +170,8 @@ export class Pieces {
 
   /** The side of the outline along which a part lies that no seam places: “raw edges at the top”. */
   #rimOf(name: string): { lineId: string; body: 'up' | 'down' } | undefined {
-    if (!this.#isPart(name) || this.isBound(name)) return undefined;
+    if (hangs(this.#sheet, this.#size, name)) return { lineId: 'rim-bottom', body: 'down' };
+    if (!this.#isPart(name) || isBound(this.#sheet, name)) return undefined;
     const lay = this.#sheet.actions.find(({ action, piece }) => action === 'lay' && piece === name);
     const said = `${lay?.text ?? ''} ${name}`;
     if (/\b(?:at|along|to|with|on) (?:the )?(?:top|upper)|^(?:upper|top)\b|edges? at the top/i.test(said))
@@ -204,11 +191,10 @@ export class Pieces {
   }
 
   #coversOutline(name: string | null): boolean {
-    if (name !== null && this.isBound(name)) return false;
+    if (name !== null && isBound(this.#sheet, name)) return false;
     const piece = this.#sheet.pieces.find((each) => each.name === name);
     return (
-      piece !== undefined &&
-      (piece.cut === null ? !BOUND.test(`${piece.name} ${piece.material ?? ''}`) : !this.#isPart(name))
+      piece !== undefined && (piece.cut === null ? !isBound(this.#sheet, piece.name) : !this.#isPart(name))
     );
   }
 
@@ -240,9 +226,9 @@ export class Pieces {
       const how = laid.get(id);
       if (!how) return [];
       const material = materialOf(piece, at);
-      const bound = BOUND.test(`${piece.name} ${piece.material ?? ''}`);
+      const bound = isBound(this.#sheet, piece.name);
       const isQuiet = material.kind === 'batting' || piece.role !== null;
-      const fold = this.#foldOf(piece);
+      const fold = foldOf(this.#sheet, piece);
       const edge = this.#edges.get(piece.name);
       const cut = piece.cut;
       const spot = this.spots.find((each) => each.piece === piece.name)?.id;
@@ -250,7 +236,10 @@ export class Pieces {
         ? null
         : edge
           ? (edge.flipsTo ?? this.panels.find(({ name }) => name === `Part of ${piece.name}`)?.id ?? null)
-          : (spot ?? (this.#coversOutline(piece.name) ? 'outline' : null));
+          : (spot ??
+            (this.#coversOutline(piece.name) && !hangs(this.#sheet, this.#size, piece.name)
+              ? 'outline'
+              : null));
       return [
         {
           id,
@@ -272,12 +261,18 @@ export class Pieces {
           shows:
             isQuiet || bound
               ? 'nothing'
-              : how.below || how.down || (fold && this.envelope !== undefined)
+              : how.below ||
+                  how.down ||
+                  ((fold !== undefined || this.#overlapping.includes(piece.name)) &&
+                    this.envelope !== undefined)
                 ? 'back'
                 : 'front',
           shape: 'rough',
           grain: 'any',
-          folded: fold !== undefined,
+          folded:
+            fold !== undefined ||
+            LOOP.test(piece.name) ||
+            (this.envelope !== undefined && this.#overlapping.includes(piece.name)),
           ...(fold && { foldedTo: fold }),
           loose: false,
           ...(bound && { bound }),

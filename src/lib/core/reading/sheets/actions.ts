@@ -12,7 +12,6 @@ import { Things } from './things';
 import { BELOW, OPTIONAL, RIBBON } from './telling';
 import { askedWithoutVerb } from './withoutVerb';
 
-/** What happens to the thing as a whole once it is out of the hoop. */
 const OF_THE_ITEM: ReadonlySet<ActionKind> = new Set(['press', 'turn-through', 'rinse', 'dry']);
 const SURE = 0.85;
 /**

@@ -63,7 +63,7 @@ export class Things {
     }
     if (/^(?:back|front|top|bottom|upper|lower)$/.test(word)) {
       if (
-        /^\s+(?:of|side|edge|corner|end|half|layer|on\b|up\b|down\b)/i.test(after) &&
+        /^\s+(?:of|side|edge|corner|end|half|layer)\b/i.test(after) &&
         !/^\s+(?:on|over)\s+(?:the|it|top)\b/i.test(after)
       )
         return false;

@@ -20,7 +20,7 @@ const PARTICIPLES: Readonly<Record<string, string>> = {
 };
 
 const PASSIVE =
-  /\b(?:is|are|gets?|goes|go|comes|come)\s+(?:now\s+|then\s+|next\s+|also\s+)?(laid|placed|put|taped|trimmed|pinned|flipped|folded|pressed|sprayed|glued|fused|hooped|torn|rinsed|clipped|on|over|under|in|face|right|wrong|underneath|down)\b/i;
+  /\b(?:is|are|gets?)\s+(?:now\s+|then\s+|next\s+|also\s+)?(laid|placed|put|taped|trimmed|pinned|flipped|folded|pressed|sprayed|glued|fused|hooped|torn|rinsed|clipped)\b/i;
 
 /**
  * What a part of a sentence asks for that has no verb of the craft in front, as one that has: “the back goes face down on
@@ -31,14 +31,12 @@ const PASSIVE =
  */
 export function askedWithoutVerb(text: string, first: Mention | undefined): string | undefined {
   if (!first) return undefined;
+  const going = /\b(?:goes|go|comes|come)\s+(?:now\s+|then\s+|next\s+|also\s+)?/i.exec(text);
+  if (going) return `lay ${text.slice(first.at, first.end)} ${text.slice(going.index + going[0].length)}`;
   const passive = PASSIVE.exec(text);
   if (passive?.[1]) {
-    const verb = PARTICIPLES[passive[1].toLowerCase()];
-    // "Once the back is on it is too late": no step.
-    if (verb === undefined && !/^(?:goes|go|comes?)\b/i.test(passive[0])) return undefined;
-    const behind = text.slice(passive.index + passive[0].length);
-    const rest = verb === undefined ? ` ${passive[1]}${behind}` : behind;
-    return `${verb ?? 'lay'} ${text.slice(first.at, first.end)}${rest}`;
+    const verb = PARTICIPLES[passive[1].toLowerCase()] ?? 'lay';
+    return `${verb} ${text.slice(first.at, first.end)}${text.slice(passive.index + passive[0].length)}`;
   }
   const placed =
     /\b(?:right|wrong|pretty|good) sides?\b|\bface (?:up|down)\b|\s(?:over|on|onto|under|underneath)(?:\s+(?:the|it|everything|top)\b|$)/i.test(
