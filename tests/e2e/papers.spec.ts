@@ -154,3 +154,35 @@ test('from a good paper to its sheet in one press; two sizes on it are two varia
   await expect(page.getByText('This does not look like a colour chart')).toBeVisible();
   await expect(page.getByRole('table')).toHaveCount(0);
 });
+
+test('two papers of an item that is no construction become its merged sheet, faces out', async ({ page }) => {
+  await page.goto('/items/new');
+  const bring = page.getByLabel('File to bring');
+  await bring.setInputFiles('tests/papers/sheets/s08-season-ticket-sleeve.pdf');
+  await expect(page.getByText('26 sentences ask for 30 things to do and 8 stops')).toBeVisible();
+  const names = ['outline', 'batting', 'front', 'quilting', 'ticket', 'words', 'upper back', 'seam'];
+  const colours = ['grey', 'grey', 'grey', 'cream', 'buff', 'black', 'cream', 'cream'];
+  await page
+    .getByLabel('Paste the colour chart')
+    .fill(names.map((name, at) => `${at + 1}  ${name}  ${colours[at]}  ${180 + 260 * at}`).join('\n'));
+  await expect(page.getByRole('table').getByRole('row')).toHaveCount(9);
+  await page.getByRole('button', { name: 'See the steps' }).click();
+
+  // In front and behind with their right sides; a step beside its sentence, pressed, shows where the paper says so.
+  const ends = page.getByRole('complementary', { name: 'How it ends' });
+  await expect(ends).toContainText('In front A');
+  await expect(ends).not.toContainText('with its wrong side out');
+  await page.getByRole('button', { name: /Lay A, right side to you/ }).click();
+  await expect(ends.locator('.marked')).toBeVisible();
+  await expect(page.getByText('put in by us').first()).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Sentences in no step' })).toContainText(
+    'comes to lie outside'
+  );
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Season-Ticket Sleeve' })).toBeVisible();
+  await expect(page.getByText('Paper 5: Lay A right side up').first()).toBeVisible();
+  await page.getByText('One sentence of s08-season-ticket-sleeve.pdf is in no step').click();
+  await expect(page.getByText('The piece laid first comes to lie outside.')).toBeVisible();
+});

@@ -18,7 +18,7 @@ export {
   workName
 } from './handTimes';
 export { Factor, Learned, type LearnedCount, LearnedHands, LearnedMachine } from './learned';
-export { isSameLayout, PAPER_FIELDS, type PaperField, PaperLayout, type PaperSignature } from './paperLayout';
+export { isSameLayout, PAPER_FIELDS, type PaperField, PaperLayout } from './paperLayout';
 export { reachWords, readReach } from './reach';
 export { Hoop, Machine, Setup, SETUP_HISTORY, Shop, SHOP_HISTORY } from './schema';
 export { BobbinKind, bobbinKindOf, BobbinOn } from './supplies';

@@ -24,7 +24,7 @@ export const PaperLayout = z.object({
 export type PaperLayout = z.infer<typeof PaperLayout>;
 
 /** What tells the papers of a house: their structure and headings. */
-export type PaperSignature = Pick<PaperLayout, 'structure' | 'headings'>;
+type PaperSignature = Pick<PaperLayout, 'structure' | 'headings'>;
 
 /**
  * Whether two papers are laid out in the same way.

@@ -14,7 +14,7 @@ import type { ReadRow } from '$lib/core/reading/papers';
 import type { SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
 import { linesFor, outlineSize } from './lines';
-import { withMoves } from './moves';
+import { together, withMoves } from './moves';
 import { closingOf } from './closing';
 import { opsOf, type Settled, threadName } from './operations';
 import { Pieces } from './placing';
@@ -33,7 +33,6 @@ export interface Papers {
   text: string;
 }
 
-/** An item as one reading of a sheet makes it. */
 export interface Draft {
   item: Item;
   steps: DraftStep[];
@@ -167,48 +166,6 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
   };
   markHalts(item);
   return { item, steps: whole, open };
-}
-
-/** Pieces that one sentence trims together are trimmed in one step. */
-function together(steps: readonly DraftStep[]): DraftStep[] {
-  const merged: DraftStep[] = [];
-  for (const step of steps) {
-    const last = merged.at(-1);
-    const [before, now] = [last?.op, step.op];
-    if (
-      last &&
-      before &&
-      now &&
-      'do' in before &&
-      'do' in now &&
-      before.do === 'hoop' &&
-      now.do === 'hoop' &&
-      last.sentence === step.sentence
-    ) {
-      merged[merged.length - 1] = {
-        ...last,
-        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
-      };
-      continue;
-    }
-    const isAgain = last?.sentence === step.sentence && JSON.stringify(before) === JSON.stringify(now);
-    if (isAgain && now && 'do' in now && now.do === 'other') continue;
-    if (
-      last &&
-      before &&
-      'do' in before &&
-      'do' in now &&
-      before.do === 'trim' &&
-      now.do === 'trim' &&
-      last.sentence === step.sentence
-    )
-      merged[merged.length - 1] = {
-        ...last,
-        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
-      };
-    else merged.push(step);
-  }
-  return merged;
 }
 
 function markHalts({ steps, files }: Item): void {

@@ -64,3 +64,45 @@ const OUT: ReadonlySet<Operation['do']> = new Set([
   'close-opening',
   'hardware'
 ]);
+
+/** Pieces that one sentence trims together are trimmed in one step. */
+export function together(steps: readonly DraftStep[]): DraftStep[] {
+  const merged: DraftStep[] = [];
+  for (const step of steps) {
+    const last = merged.at(-1);
+    const [before, now] = [last?.op, step.op];
+    if (
+      last &&
+      before &&
+      now &&
+      'do' in before &&
+      'do' in now &&
+      before.do === 'hoop' &&
+      now.do === 'hoop' &&
+      last.sentence === step.sentence
+    ) {
+      merged[merged.length - 1] = {
+        ...last,
+        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
+      };
+      continue;
+    }
+    const isAgain = last?.sentence === step.sentence && JSON.stringify(before) === JSON.stringify(now);
+    if (isAgain && now && 'do' in now && now.do === 'other') continue;
+    if (
+      last &&
+      before &&
+      'do' in before &&
+      'do' in now &&
+      before.do === 'trim' &&
+      now.do === 'trim' &&
+      last.sentence === step.sentence
+    )
+      merged[merged.length - 1] = {
+        ...last,
+        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
+      };
+    else merged.push(step);
+  }
+  return merged;
+}

@@ -198,28 +198,39 @@ export class Pieces {
     );
   }
 
+  /** The cloth laid on the work last, by its id; batting and ribbons are none. */
+  #lastCloth(steps: readonly DraftStep[]): string | undefined {
+    const laid = steps.flatMap(({ op }) =>
+      'do' in op && op.do === 'lay' && op.side === 'above' ? [op.pieceId] : []
+    );
+    return laid.findLast((id) => {
+      const piece = this.#sheet.pieces.find(({ name }) => this.id(name) === id);
+      return (
+        piece !== undefined && !isBound(this.#sheet, piece.name) && materialOf(piece, 0).kind !== 'batting'
+      );
+    });
+  }
+
   /** The pieces that the steps handle, with what each is for. */
   made(steps: readonly DraftStep[]): Item['pieces'] {
-    const laid = new Map<string, { below: boolean; down: boolean; flipped: boolean; hooped: boolean }>();
-    const isTurned = closingOf(this.#sheet) !== null;
+    const laid = new Map<string, { below: boolean; flipped: boolean; hooped: boolean }>();
+    // Work that is turned ends with the cloth behind that was laid on it last.
+    const behind = closingOf(this.#sheet) === null ? undefined : this.#lastCloth(steps);
     for (const { op } of steps) {
       if (!('do' in op)) continue;
       if (op.do === 'hoop')
-        for (const id of op.pieceIds)
-          laid.set(id, { below: false, down: false, flipped: false, hooped: true });
+        for (const id of op.pieceIds) laid.set(id, { below: false, flipped: false, hooped: true });
       if (op.do === 'lay' || op.do === 'float')
         laid.set(
           op.pieceId,
           laid.get(op.pieceId) ?? {
             below: op.side === 'below',
-            // What lies face down on the work when it is turned ends behind.
-            down: isTurned && op.do === 'lay' && op.side === 'above' && op.face === 'down',
             flipped: false,
             hooped: false
           }
         );
       const own = op.do === 'flip' ? laid.get(op.pieceId) : undefined;
-      if (own) [own.flipped, own.down] = [true, false];
+      if (own) own.flipped = true;
     }
     return this.#sheet.pieces.flatMap((piece, at): Item['pieces'] => {
       const id = `piece-${at + 1}`;
@@ -262,7 +273,7 @@ export class Pieces {
             isQuiet || bound
               ? 'nothing'
               : how.below ||
-                  how.down ||
+                  id === behind ||
                   ((fold !== undefined || this.#overlapping.includes(piece.name)) &&
                     this.envelope !== undefined)
                 ? 'back'

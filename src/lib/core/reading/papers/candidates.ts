@@ -18,6 +18,7 @@ import {
   unfoldedLines
 } from '$lib/core/reading/grids';
 import type { PaperLine } from '$lib/core/reading/pages';
+import { verbOf } from '$lib/core/reading/sheets';
 import { isSummary } from './facts';
 
 /** How papers laid out in one way are read. */
@@ -89,7 +90,7 @@ function* candidates(
   const marked = views.map((lines, view) => ({ lines, own: view > 0 ? 1.06 : 1 })).reverse();
   for (const { lines: all, own } of marked) {
     const context = contextOf(all);
-    const lines = all.filter(({ text }) => !isSummary(text));
+    const lines = all.filter(({ text }) => !isSummary(text) && !isOrder(text));
     const seen = new Set<string>();
     for (const kind of STRUCTURES) {
       const grids = kind(lines).filter((grid) => {
@@ -125,6 +126,18 @@ function* candidates(
       });
     }
   }
+}
+
+/** Whether a line only says what hands do, or what to cut: no figure in it can be a count of stitches. */
+function isOrder(text: string): boolean {
+  const bare = text.replace(/^\W*(?:step\s*)?\d{1,2}\s*[.):–-]?\s+/i, '');
+  const cut = bare.replace(
+    /\d[\d.,/ ]*\s*(?:mm|cm|in\b|["″”])?\s*[x×]\s*\d[\d.,/ ]*\s*(?:mm|cm|in\b|["″”])/gi,
+    ''
+  );
+  const counts = cut.replace(/\d[\d.,]*\s*(?:mm|cm|in\b|inch|["″”]|min|h\b|%)/gi, '');
+  if (/\d{2}/.test(counts)) return false;
+  return cut !== bare || (verbOf(bare) !== undefined && /[.!]\W*$/.test(bare));
 }
 
 /** Share of the lines with figures that a reading makes rows of. */
@@ -170,7 +183,7 @@ function underColours(grid: Grid, lines: readonly PaperLine[]): Grid[] {
     }
   }
   const cells = grid.records.map(({ parts }) => above.get(parts[0]?.line ?? 0) ?? '');
-  if (heads < 2 || cells.includes('')) return [];
+  if (heads < 2 || cells.includes('') || new Set(cells).size < 2) return [];
   return [
     {
       ...grid,

@@ -126,8 +126,8 @@ class Reader {
     return true;
   }
 
-  #run(n: number, { sentence, text }: Said): void {
-    this.stops.push({ n, role: 'decoration', confidence: 0, sentence: sentence.index, text });
+  #run(n: number, { sentence: { index: sentence }, text }: Said): void {
+    this.stops.push({ n, role: 'decoration', confidence: 0, sentence, text });
   }
 
   #mean(said: Said, { action, on, thing, is, sure }: Meaning): void {
@@ -181,9 +181,6 @@ class Reader {
           !/^wind\b/i.test(text)
         )
           this.#add(said, 'change-thread', null, more);
-        this.#add(said, action, null, more);
-        return;
-      case 'change-thread':
         this.#add(said, action, null, more);
         return;
       case 'turn-through':

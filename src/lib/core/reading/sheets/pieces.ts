@@ -89,7 +89,7 @@ const HEADS = /^\W*(?:part|piece|item|material|fabric|name|qty|no\.?|count|cut|s
  * // { name: 'back', material: 'towelling', count: 1, cut: { widthMm: 220, heightMm: 260 }, … }
  */
 export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
-  const pieces: SheetPiece[] = [];
+  const pieces: (SheetPiece & { isCounted: boolean })[] = [];
   const first = lines.findIndex(({ text }) => sizeIn(text) && !isOfTheWhole(text));
   let heads: Head[] = [];
   for (const [at, { line, text, cells, tokens }] of lines.entries()) {
@@ -102,7 +102,11 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
     );
     if (piece && !pieces.some(({ name }) => name === piece.name)) pieces.push({ ...piece, line });
   }
-  return withHeads(pieces);
+  // The thing itself may stand above its list with its size; pieces are counted.
+  const [top, ...others] = pieces;
+  const isThing =
+    top?.role === null && !top.isCounted && others.filter(({ isCounted }) => isCounted).length >= 2;
+  return withHeads(isThing ? others : pieces);
 }
 
 /** Positions and words for any cloth, by which alone no piece is meant. */
@@ -149,7 +153,7 @@ function pieceOn(
   text: string,
   cells: readonly string[],
   heads: ReadonlyMap<string, string>
-): Omit<SheetPiece, 'line'> | undefined {
+): (Omit<SheetPiece, 'line'> & { isCounted: boolean }) | undefined {
   if (isOfTheWhole(text)) return undefined;
   const sized = sizeIn(text) ?? longIn(text, cells);
   if (!sized) return undefined;
@@ -171,6 +175,7 @@ function pieceOn(
     name: named.name,
     material: named.material,
     count: counted.count,
+    isCounted: counted.rest !== rest || /^[A-Z]$/.test(named.name),
     cut: sized.cut,
     printed: sized.printed,
     role,
