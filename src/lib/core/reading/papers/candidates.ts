@@ -90,7 +90,9 @@ function* candidates(
   const marked = views.map((lines, view) => ({ lines, own: view > 0 ? 1.06 : 1 })).reverse();
   for (const { lines: all, own } of marked) {
     const context = contextOf(all);
-    const lines = all.filter(({ text }) => !isSummary(text) && !isOrder(text));
+    const lines = all.filter(
+      ({ text, tokens }) => !isSummary(text) && !isOrder(text) && !tokens.some(isEndless)
+    );
     const seen = new Set<string>();
     for (const kind of STRUCTURES) {
       const grids = kind(lines).filter((grid) => {
@@ -127,6 +129,10 @@ function* candidates(
     }
   }
 }
+
+/** A word as long as this is no word. */
+const ENDLESS = 200;
+const isEndless = ({ text }: { text: string }): boolean => text.length > ENDLESS && !/\s/.test(text);
 
 /** Whether a line only says what hands do, or what to cut: no figure in it can be a count of stitches. */
 function isOrder(text: string): boolean {

@@ -1,7 +1,7 @@
 import type { Role } from '$lib/core/documents/item';
 import type { Facing } from './facing';
 import type { ActionKind } from './meanings';
-import type { SheetPiece } from './pieces';
+import type { SheetPiece } from './pieceWords';
 
 /** Something a sentence asks hands to do. */
 export interface SheetAction extends Facing {

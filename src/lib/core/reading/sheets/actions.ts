@@ -3,11 +3,11 @@ import { facing } from './facing';
 import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
 import { Memory } from './memory';
 import { objectsOf } from './objects';
-import type { SheetPiece } from './pieces';
+import type { SheetPiece } from './pieceWords';
 import { segmentsOf } from './segments';
 import type { Sentence } from './sentences';
 import { roleInPlace } from './roleInPlace';
-import { runsUnnamed, stopsSaid } from './stopsSaid';
+import { namesStop, runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
 import { BELOW, OPTIONAL, RIBBON } from './telling';
 import { askedWithoutVerb } from './withoutVerb';
@@ -99,7 +99,7 @@ class Reader {
       }
       return;
     }
-    if (!this.#now.out && runsUnnamed(text, this.#now.hooped)) {
+    if (!this.#now.out && !namesStop(text) && runsUnnamed(text, this.#now.hooped)) {
       if (/\bwith\b[^,]*\bthread\b/i.test(text)) this.#add(said, 'change-thread');
       this.#run(this.#reached + 1, said);
       return;

@@ -170,6 +170,7 @@ function columnStarts(rows: readonly PaperLine['cells'][]): number[] {
 /** A table marked with bars on both sides: a row whose first cell is empty goes on with the one above. */
 function markedTable(lines: readonly PaperLine[]): SheetStep[] | undefined {
   const steps: SheetStep[] = [];
+  let heads: string[] = [];
   for (const { line, text } of lines) {
     const cells = text
       .trim()
@@ -182,10 +183,14 @@ function markedTable(lines: readonly PaperLine[]): SheetStep[] | undefined {
       steps.push({
         number: first.replace(/[*_]/g, ''),
         section: null,
-        parts: rest
-          .filter((cell) => cell !== '' && !/^[-–—]$/.test(cell))
-          .map((cell) => ({ text: cell, lines: [line] }))
+        parts: rest.flatMap((cell, at) => {
+          if (cell === '' || /^[-–—]$/.test(cell)) return [];
+          // What the machine does is numbered without a word.
+          const isStop = /^(?:machine|stop|colou?r)/i.test(heads[at + 1] ?? '') && /^\d+\b/.test(cell);
+          return [{ text: isStop ? `Stop ${cell}` : cell, lines: [line] }];
+        })
       });
+    else if (steps.length === 0) heads = cells;
     else if (first === '' && rest.length > 0) {
       const last = steps.at(-1)?.parts.at(-1);
       if (last) {

@@ -83,11 +83,16 @@ export const MEANINGS: readonly Meaning[] = [
     'none',
     `^(?:take|release|remove|lift|free|get|pop|pull|slip|loosen)\\b(?!.*\\btapes?\\b)(?=.*\\b(?:out of|from|out|off)\\b.*\\b${HOOP}\\b)(?!.*\\b${HOOP}\\b.*\\b(?:from|off)\\b).*\\b(?:${WORK}|stabili)`
   ),
+  means(
+    'unhoop',
+    'none',
+    `^(?:remove|take|release|lift)\\s+(?:it\\s+|out\\s+)?(?:from|of|out of)\\s+(?:the\\s+|your\\s+)?${HOOP}\\b`
+  ),
   means('unhoop', 'none', `^(?:open|undo|loosen|unscrew)\\b.*\\b${HOOP}\\b`),
   means(
     'turn-hoop-back',
     'none',
-    `^(?:turn|flip|roll|rotate)\\s+(?:the\\s+)?(?:${HOOP}|work|it|everything|whole thing)?\\s*(?:over|round|around)?\\s*(?:back|right way up|face up again|right side up|again|to the (?:front|right side)|the right way)\\b(?!.*\\bthrough\\b)`,
+    `^(?:turn|flip|roll|rotate)\\s+(?:the\\s+)?(?:${HOOP}|work|it|everything|whole thing)?\\s*(?:over|round|around)?\\s*(?:back|right way up|face up(?: again)?|right side up|again|to the (?:front|right side)|the right way)\\b(?!.*\\bthrough\\b)`,
     { over: true }
   ),
   means(
@@ -113,7 +118,7 @@ export const MEANINGS: readonly Meaning[] = [
   means(
     'hoop-on',
     'hoop',
-    `^(?:put|return|slide|slip|set|attach|reattach|click|clip|bring|mount|take|load|hang|place|lock|fit|hook|replace|push|snap)\\s+(?:back\\s+)?(?:the\\s+|your\\s+)?(?:${HOOP}|it)\\b\\s*(?:back\\b)?\\s*(?:$|on\\b|onto\\b|in\\b|into\\b|to\\b(?!\\s+the\\s+(?:back|side))|again\\b)(?!.*\\bline\\b)`
+    `^(?:put|return|slide|slip|set|attach|reattach|click|clip|bring|mount|take|load|hang|place|lock|fit|hook|replace|push|snap)\\s+(?:back\\s+)?(?:the\\s+|your\\s+)?(?:${HOOP}|it)\\b\\s*(?:back\\b)?\\s*(?:$|on\\b|onto\\b|in\\b|home\\b|into\\b|to\\b(?!\\s+the\\s+(?:back|side))|again\\b)(?!.*\\bline\\b)`
   ),
   means('hoop-on', 'hoop', `^(?:put|slide|clip|click)\\s+(?:back\\s+)?on\\s+(?:the\\s+)?${HOOP}\\b`),
   means(
@@ -184,7 +189,7 @@ export const MEANINGS: readonly Meaning[] = [
     'none',
     `^(?:turn|pull|bring)\\b.*\\b(?:right side(?:s)? out|right way out|right side outwards?|inside out|right side to the outside)\\b`
   ),
-  means('turn-through', 'none', `^(?:turn|pull)\\b.*\\bthrough\\b`),
+  means('turn-through', 'none', `^(?:turn|pull)\\b.*\\bthrough\\b|^turn(?:\\s+it)?$`),
   means(
     'other',
     'none',
@@ -244,6 +249,7 @@ export const MEANINGS: readonly Meaning[] = [
     'piece',
     `^(?:open|close|unzip|zip|pull|move|slide|leave|run)\\b.*\\b(?:zips?|zippers?|sliders?|pulls?)\\b(?!.*\\btape\\b)|^(?:unzip|zip)\\b`
   ),
+  means('lay', 'piece', `^press\\b.*\\b(?:onto|on to|over the|in place)\\b(?!.*\\bseam\\b)`),
   means('press', 'piece', `^(?:press|iron|finger-press|steam)\\b|^give\\b.*\\bpress\\b`),
   means('tape', 'piece', `^tape\\b`),
   means(

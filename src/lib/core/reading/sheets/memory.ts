@@ -1,5 +1,5 @@
 import type { Before } from './objects';
-import type { SheetPiece } from './pieces';
+import type { SheetPiece } from './pieceWords';
 
 /** What is known of the hoop and of its pieces while the sentences of a sheet go by. */
 export class Memory implements Before {

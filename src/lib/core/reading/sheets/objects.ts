@@ -1,5 +1,5 @@
 import type { ActionKind } from './meanings';
-import type { SheetPiece } from './pieces';
+import type { SheetPiece } from './pieceWords';
 import type { Things } from './things';
 
 /** What was spoken of before, by which pronouns are understood. */
@@ -70,6 +70,15 @@ export function objectsOf(
   )
     return all.length > 0 ? all : [layers.toLowerCase()];
   if (/^(?:the\s+|its\s+)*(?:fold|seam|crease)\b/i.test(object)) return last.slice(-1);
+  // "Apply spray to the reverse of the felt".
+  const of =
+    action === 'spray' || action === 'glue'
+      ? /\b(?:to|of)\s+(?:the\s+)?([^,]+)$/i.exec(text)?.[1]
+      : undefined;
+  if (of !== undefined && all.length === 0) {
+    const made = things.takeUp(of);
+    if (made) return [made];
+  }
   if (action === 'lay' || action === 'hoop' || action === 'fold' || action === 'cut-out') {
     const made = things.takeUp(object);
     if (made) return [made];

@@ -1,22 +1,6 @@
 import { MM_PER_INCH } from '$lib/core/base/units';
 import type { PaperLine } from '$lib/core/reading/pages';
-
-/** A piece as a sheet lists it, or only speaks of it. */
-export interface SheetPiece {
-  /** What the sheet calls it: its letter where it has one. */
-  name: string;
-  material: string | null;
-  count: number;
-  /** Size to cut, mm; null where the sheet says none. */
-  cut: { widthMm: number; heightMm: number | null } | null;
-  /** The size as printed. */
-  printed: string | null;
-  role: 'stabiliser' | 'topping' | null;
-  /** Words by which sentences mean it, in small letters, the longest first. */
-  words: string[];
-  /** Line of the list; null where only sentences name it. */
-  line: number | null;
-}
+import { type SheetPiece, withHeads, wordsFor } from './pieceWords';
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:[\s-]+\d+\/\d+)?|\d+\/\d+|\d*[½¼¾⅛⅜⅝⅞]`;
 const UNIT = String.raw`mm|cm|in\b\.?|inch(?:es)?|["″”]`;
@@ -41,7 +25,9 @@ interface Sized {
 function sizeIn(text: string): Sized | undefined {
   const found = SIZE.exec(text);
   if (!found?.[1] || !found[3]) return undefined;
-  const unit = found[4] ?? found[2];
+  // "180 x 200" alone is millimetres: nothing is cut that large in inches.
+  const isLarge = Number(found[1]) >= 30 && Number(found[3]) >= 30;
+  const unit = found[4] ?? found[2] ?? (isLarge ? 'mm' : undefined);
   if (unit === undefined) return undefined;
   const [widthMm, heightMm] = [toMm(found[1], found[2] ?? unit), toMm(found[3], unit)];
   return { cut: { widthMm, heightMm }, printed: found[0].trim(), at: found.index };
@@ -72,6 +58,9 @@ function toMm(digits: string, unit: string): number {
   return Math.round(value * each * 100) / 100;
 }
 
+/** A list of more pieces, or a longer line, is none of a sheet. */
+const MOST_PIECES = 60;
+const LONGEST_LINE = 300;
 /** Words that say what a thing is made of or does, not which it is. */
 const STABILISER =
   /\b(?:stabili[sz]ers?|tear[\s-]?away|cut[\s-]?away|wash[\s-]?away|water[\s-]soluble|mesh|backing paper|vlies(?:eline)?|organza)\b/i;
@@ -92,7 +81,8 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
   const pieces: (SheetPiece & { isCounted: boolean })[] = [];
   const first = lines.findIndex(({ text }) => sizeIn(text) && !isOfTheWhole(text));
   let heads: Head[] = [];
-  for (const [at, { line, text, cells, tokens }] of lines.entries()) {
+  for (const [at, { line, text, cells, tokens }] of lines.flatMap(listed).entries()) {
+    if (text.length > LONGEST_LINE || pieces.length >= MOST_PIECES) continue;
     if (at < first && cells.length >= 2 && HEADS.test(text))
       heads = cells.map((cell) => ({ text: cell.text.toLowerCase(), x: cell.x }));
     const piece = pieceOn(
@@ -105,26 +95,24 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
   // The thing itself may stand above its list with its size; pieces are counted.
   const [top, ...others] = pieces;
   const isThing =
-    top?.role === null && !top.isCounted && others.filter(({ isCounted }) => isCounted).length >= 2;
+    top?.role === null &&
+    top.line !== others[0]?.line &&
+    !top.isCounted &&
+    others.filter(({ isCounted }) => isCounted).length >= 2;
   return withHeads(isThing ? others : pieces);
 }
 
-/** Positions and words for any cloth, by which alone no piece is meant. */
-const NO_HEAD =
-  /^(?:top|bottom|front|back|upper|lower|left|right|inner|outer|fabric|cloth|piece|panel|tape|line|side|set|sheet|layer|cover)s?$/;
-
-/** Pieces that their last word means too, where it is no other’s: “zipper” for the nylon zipper. */
-function withHeads(pieces: readonly SheetPiece[]): SheetPiece[] {
-  const headOf = ({ name }: SheetPiece): string => name.toLowerCase().split(/\s+/).at(-1) ?? '';
-  return pieces.map((piece) => {
-    const head = headOf(piece);
-    const isOwn = pieces.every(
-      (other) => other === piece || (headOf(other) !== head && !other.words.includes(head))
-    );
-    return isOwn && !NO_HEAD.test(head) && !piece.words.includes(head)
-      ? { ...piece, words: [...piece.words, head] }
-      : piece;
-  });
+/** A line that lists several pieces, one behind the other, as one line for each. */
+function listed(line: PaperLine): PaperLine[] {
+  const parts = line.text
+    .replace(
+      /^\W*(?:materials?|supplies|you(?:['’]ll| will)? need|cut|what you need|pieces)\b[^:.]*:\s*/i,
+      ''
+    )
+    .split(/\s*[;|]\s*/)
+    .filter((part) => /\p{L}{2}/u.test(part));
+  if (parts.length < 2 || parts.filter((part) => saysSize(part)).length < 2) return [line];
+  return parts.map((text) => ({ ...line, text, tokens: [], cells: [{ text, x: 0, width: text.length }] }));
 }
 
 interface Head {
@@ -155,6 +143,21 @@ function pieceOn(
   heads: ReadonlyMap<string, string>
 ): (Omit<SheetPiece, 'line'> & { isCounted: boolean }) | undefined {
   if (isOfTheWhole(text)) return undefined;
+  const long =
+    /^\W*(\d+(?:[.,]\d+)?)\s*(mm|cm|in(?:ch(?:es)?)?)\s+of\s+(?:\d+\s*mm\s+)?(\p{L}[\p{L}\s-]*)/iu.exec(text);
+  if (long?.[1] && long[2] && long[3]) {
+    const name = tidy(long[3]);
+    return {
+      name,
+      material: null,
+      count: 1,
+      isCounted: true,
+      cut: { widthMm: toMm(long[1], long[2]), heightMm: null },
+      printed: long[0].trim(),
+      role: null,
+      words: wordsFor(name, null, null)
+    };
+  }
   const sized = sizeIn(text) ?? longIn(text, cells);
   if (!sized) return undefined;
   const rest = text.slice(0, sized.at) + ' ' + text.slice(sized.at + sized.printed.length);
@@ -256,39 +259,4 @@ function byMarks(bare: string, cells: readonly string[]): Named | undefined {
   const parts = bare.split(/\s*[:;|]\s*|\s+[–—-]\s+|,\s+/).filter((part) => part.trim() !== '');
   if (parts[0] === undefined) return undefined;
   return { name: tidy(parts[0]), material: parts.length > 1 ? tidy(parts.slice(1).join(', ')) : null };
-}
-
-/**
- * Words by which sentences mean a piece: its name, what the name is about, its material where it is no cloth like the others.
- *
- * @example
- * wordsFor('A', 'cotton, front', null) // ['cotton, front', 'front', 'a']
- */
-export function wordsFor(name: string, material: string | null, role: SheetPiece['role']): string[] {
-  const words = new Set<string>();
-  const lower = name.toLowerCase();
-  words.add(lower);
-  const isLetter = /^[A-Z]\d?$/.test(name);
-  // "vinyl for the front" is meant by "front" and by "front vinyl".
-  const [, what, part] = /^(.+?)\s+for\s+(?:the\s+|a\s+)?(.+)$/.exec(lower) ?? [];
-  if (what !== undefined && part !== undefined) words.add(part).add(`${part} ${what}`).add(what);
-  if (!isLetter) {
-    // "front fabric" is meant by "front", "upper fabric" by "upper piece".
-    const core = lower.replace(/\b(?:fabric|cloth|piece|panel|material|main|sheet)s?\b/g, '').trim();
-    if (core !== '' && core !== lower) words.add(core);
-  }
-  if (material !== null) {
-    const own = material.toLowerCase();
-    words.add(own);
-    for (const part of own.split(/,\s*|\s+for\s+(?:the\s+)?|\s*\/\s*/))
-      if (isLetter || role !== null) words.add(part.trim());
-  }
-  if (role === 'stabiliser') {
-    words.add('stabiliser').add('stabilizer');
-    const kinds = `${lower} ${material?.toLowerCase() ?? ''}`;
-    for (const [kind] of kinds.matchAll(/\b(?:mesh|tear-?away|cut-?away|wash-?away|organza|film)\b/g))
-      words.add(kind);
-  }
-  if (role === 'topping') words.add('topping').add('film');
-  return [...words].filter((word) => word !== '').sort((a, b) => b.length - a.length);
 }

@@ -1,7 +1,8 @@
 import type { PaperLine } from '$lib/core/reading/pages';
 import type { SheetAction, SheetStop } from './action';
 import { readActions } from './actions';
-import { type SheetPiece, piecesListed } from './pieces';
+import type { SheetPiece } from './pieceWords';
+import { piecesListed } from './pieces';
 import { verbOf } from './segments';
 import { type Sentence, sentencesOf } from './sentences';
 import type { SheetStep } from './step';

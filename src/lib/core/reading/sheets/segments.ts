@@ -51,12 +51,15 @@ const isVerb = (word: string | undefined): boolean => word !== undefined && VERB
  * segmentsOf('Lay A over it and tape the corners.', () => false).map(({ text }) => text) // ['Lay A over it', 'tape the corners']
  */
 export function segmentsOf(sentence: string, isThing: (text: string) => boolean): Segment[] {
-  const clean = sentence.replace(/[.!?]+["”’)]*$/, '').trim();
+  const clean = sentence
+    .replace(/[.!?]+["”’)]*$/, '')
+    .replace(/\b(hand|slip|ladder|whip)\s+(stitch|sew)\b/gi, '$1-$2')
+    .trim();
   // "Stop 3: outline of the batting" only says what the stop is.
   if (/^(?:colou?r\s+)?stops?\s*#?\d+\s*(?:[:=(–—-]|is\b|draws\b|holds\b|sews\b)/i.test(clean))
     return [{ text: clean, kind: 'plain' }];
   const raw = clean
-    .replace(/\s*\((?=(?:\p{L}+\s)?(?:stop|colou?r)s?\s?\d)([^)]*)\)/giu, ' $1')
+    .replace(/\s*\((?=(?:\p{L}+\s)?(?:stop|colou?r)s?\s?\d)([^)]*)\)/giu, ' ⟨$1')
     .split(
       /\s*[;:]\s+|\s+[–—-]\s+|,\s*|\s+(?=and\b)|\s+(?=then\b)|\s+(?=while\b)|\s+(?=before\b)|\s+(?=until\b)|\s+(?=so that\b)|\s+(?=because\b)|\s+(?=without\b)|\s+(?=after\b)|\s+\(|\)\s*/i
     )
@@ -91,7 +94,9 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
       // The verb before is meant again.
       const verb = /^[\p{L}-]+/u.exec(last.text)?.[0] ?? '';
       segments.push({ text: `${verb} ${bare}`, kind: last.kind });
-    } else if (reason && /\b(?:hoop|frame) goes (?:back )?on\b/i.test(part))
+    } else if (/^(?:on|over|under)\b.*\bgo(?:es)?\b/i.test(bare))
+      segments.push({ text: bare, kind: 'plain' });
+    else if (reason && /\b(?:hoop|frame) goes (?:back )?on\b/i.test(part))
       segments.push({ text: 'hoop on', kind: 'plain' });
     else if (last && last.kind !== 'not')
       last.text = /^and\b/i.test(part) ? `${last.text} ${part}` : `${last.text}, ${part}`;
@@ -126,7 +131,7 @@ const PLACED =
 function isNominal(text: string): boolean {
   return (
     /^(?:the\s+)?(?:hoop|frame)\s+(?:is\s+)?(?:off|on|back|over|goes|comes|out)\b/i.test(text) ||
-    /^(?:off|over|on|back on|back|up)\s*(?:again|with it|it goes|it comes)?$/i.test(text) ||
+    /^(?:off|over|on|back on)\s*(?:again|with it|it goes|it comes)?$/i.test(text) ||
     /^(?:the\s+)?(?:\p{L}+\s+)?(?:stops?|colou?rs?)\s*(?:#|no\.?\s*)?\d/iu.test(text) ||
     /^(?:the\s+)?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|next|last|final|following)\s+(?:\p{L}+\s+)?(?:stop|colou?r)\b/iu.test(
       text

@@ -10,6 +10,11 @@ export interface Sentence {
   lines: number[];
 }
 
+/** A sheet with more sentences, or a step with more letters, is none. */
+const MOST_SENTENCES = 400;
+const LONGEST_STEP = 3000;
+/** A sentence longer than this is cut: nothing asks for so much at once. */
+const LONGEST_SENTENCE = 500;
 /** Words that end with a full stop in the middle of a sentence. */
 const SHORT = /(?:\b(?:approx|ca|e\.g|i\.e|no|nr|incl|min|max|vs|fig|pp?|mm|cm|in|st|sts|alt|opt))\.$/i;
 
@@ -23,12 +28,14 @@ export function sentencesOf(steps: readonly SheetStep[]): Sentence[] {
   const sentences: Sentence[] = [];
   steps.forEach(({ parts }, step) => {
     for (const { text, lines } of parts)
-      for (const each of split(text)) sentences.push({ index: sentences.length, step, text: each, lines });
+      for (const each of split(text))
+        sentences.push({ index: sentences.length, step, text: each.slice(0, LONGEST_SENTENCE), lines });
   });
-  return sentences;
+  return sentences.slice(0, MOST_SENTENCES);
 }
 
-function split(text: string): string[] {
+function split(whole: string): string[] {
+  const text = whole.slice(0, LONGEST_STEP);
   const sentences: string[] = [];
   let open = '';
   for (const part of text.split(/(?<=[.!?]["”’)]?)\s+(?=["“‘(]?[\p{Lu}\d])/u)) {

@@ -144,7 +144,9 @@ function isHeading(text: string): boolean {
 function paragraphs(flow: readonly FlowLine[]): SheetStep[] {
   const steps: SheetStep[] = [];
   for (const { line, text, gap } of flow) {
-    if (saysSize(text) && !/[.!?]$/.test(text.trim())) continue;
+    const isList =
+      /^\W*(?:materials?|supplies|you(?:['’]ll| will)? need|cut|what you need|pieces)\b[^.]*:/i.test(text);
+    if (isList || (saysSize(text) && !/[.!?]$/.test(text.trim()))) continue;
     const last = steps.at(-1);
     if (!last || gap)
       steps.push({ number: null, section: null, parts: [{ text: text.trim(), lines: [line] }] });

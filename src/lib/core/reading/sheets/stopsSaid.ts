@@ -86,7 +86,7 @@ export function stopsSaid(segment: string, reached: number): StopsSaid | undefin
       /\b(?:for|sew|stitch|run|embroider|with|is)\s+(?:the\s+)?(?:\p{L}+,?\s+)?$/iu.test(
         text.slice(0, numbered.index)
       ) ||
-      /[(,]\s*$/.test(text.slice(0, numbered.index));
+      /[(,⟨]\s*$|\bmachine\s+(?:draws|sews|stitches|runs|marks)\b/i.test(text.slice(0, numbered.index));
     return runs && to > reached
       ? { from: Math.max(from, reached + 1), count: to - Math.max(from, reached + 1) + 1, last: false }
       : undefined;
@@ -110,6 +110,11 @@ export function stopsSaid(segment: string, reached: number): StopsSaid | undefin
   if (several?.[1] && (RUN.test(text) || several.index <= 12 || /\bfollow/i.test(text)))
     return { from: null, count: countOf(several[1]) ?? 1, last: false };
   return undefined;
+}
+
+/** Whether a part of a sentence names a stop by its number, run or only spoken of. */
+export function namesStop(segment: string): boolean {
+  return NUMBERED.test(segment);
 }
 
 /**
