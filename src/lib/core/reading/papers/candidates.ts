@@ -136,7 +136,7 @@ const isEndless = ({ text }: { text: string }): boolean => text.length > ENDLESS
 
 /** Whether a line only says what hands do, or what to cut: no figure in it can be a count of stitches. */
 function isOrder(text: string): boolean {
-  const bare = text.replace(/^\W*(?:step\s*)?\d{1,2}\s*[.):–-]?\s+/i, '');
+  const bare = text.replace(/\s+/g, ' ').replace(/^\W*(?:step\s*)?\d{1,2}\s*[.):–-]?\s+/i, '');
   const cut = bare.replace(
     /\d[\d.,/ ]*\s*(?:mm|cm|in\b|["″”])?\s*[x×]\s*\d[\d.,/ ]*\s*(?:mm|cm|in\b|["″”])/gi,
     ''

@@ -101,7 +101,8 @@ export function barred(lines: readonly PaperLine[]): FlowLine[] | undefined {
   const bars = lines.filter(({ text }) => /^\s*(?:\d{1,3}|[A-Z]?\d{0,2})\s*[|¦│]\s*\S/.test(text));
   if (bars.length < 4 || bars.length < 0.4 * lines.length) return undefined;
   return bars.map(({ line, text }) => {
-    const [, number = '', rest = ''] = /^\s*(\S*?)\s*[|¦│]\s*(.*?)\s*[|¦│]?\s*$/.exec(text) ?? [];
+    const [, number = '', rest = ''] =
+      /^\s*(\S*?)\s*[|¦│]\s*(.*?)\s*[|¦│]?\s*$/.exec(text.replace(/\s+/g, ' ')) ?? [];
     return { line, text: number === '' ? rest : `${number}. ${rest}`, gap: false };
   });
 }

@@ -22,7 +22,13 @@ interface Sized {
   at: number;
 }
 
-function sizeIn(text: string): Sized | undefined {
+/** Blanks run together, so that no pattern tries them in every way. */
+function flat(text: string): string {
+  return text.replace(/\s+/g, ' ');
+}
+
+function sizeIn(written: string): Sized | undefined {
+  const text = flat(written);
   const found = SIZE.exec(text);
   if (!found?.[1] || !found[3]) return undefined;
   // "180 x 200" alone is millimetres: nothing is cut that large in inches.
@@ -81,7 +87,8 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
   const pieces: (SheetPiece & { isCounted: boolean })[] = [];
   const first = lines.findIndex(({ text }) => sizeIn(text) && !isOfTheWhole(text));
   let heads: Head[] = [];
-  for (const [at, { line, text, cells, tokens }] of lines.flatMap(listed).entries()) {
+  for (const [at, { line, text: written, cells, tokens }] of lines.flatMap(listed).entries()) {
+    const text = flat(written);
     if (text.length > LONGEST_LINE || pieces.length >= MOST_PIECES) continue;
     if (at < first && cells.length >= 2 && HEADS.test(text))
       heads = cells.map((cell) => ({ text: cell.text.toLowerCase(), x: cell.x }));
@@ -104,7 +111,7 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
 
 /** A line that lists several pieces, one behind the other, as one line for each. */
 function listed(line: PaperLine): PaperLine[] {
-  const parts = line.text
+  const parts = flat(line.text)
     .replace(
       /^\W*(?:materials?|supplies|you(?:['’]ll| will)? need|cut|what you need|pieces)\b[^:.]*:\s*/i,
       ''
