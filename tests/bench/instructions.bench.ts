@@ -4,7 +4,7 @@
  * simulation as the true one does: the same pieces on the same faces, right side or wrong. With `--list` what went wrong is printed.
  */
 import { defaultShop } from '$lib/core/documents/shop';
-import { isStabiliserKind, type Item } from '$lib/core/documents/item';
+import { isStabiliserKind, isTwoSided, type Item } from '$lib/core/documents/item';
 import { review } from '$lib/core/making/checks';
 import { interpret } from '$lib/core/making/interpret';
 import { outside } from '$lib/core/making/stack';
@@ -87,9 +87,6 @@ function count(name: string, wanted: readonly Wanted[], read: readonly SheetActi
       console.log(`  ${name}: invented ${action} ${piece ?? ''} (${text})`);
 }
 
-/** Materials that look alike on both sides. */
-const TWO_SIDED: ReadonlySet<string> = new Set(['felt', 'batting', 'towelling', 'stretch-mesh']);
-
 /** The faces of an item as it ends, in words. */
 function endOf(item: Item): string {
   const last = review(item, undefined, shop).trace.at(-1)?.state;
@@ -101,7 +98,7 @@ function endOf(item: Item): string {
         .filter(({ layer }) => !isStabiliserKind(layer.material.kind))
         .map(
           ({ layer, rightSide }) =>
-            `${layer.name.toLowerCase()} ${rightSide || TWO_SIDED.has(layer.material.kind)}`
+            `${layer.name.toLowerCase()} ${rightSide || isTwoSided(layer.material.kind)}`
         )
         .sort()
         .join('+')

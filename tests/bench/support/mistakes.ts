@@ -6,13 +6,13 @@ import type { Case } from './intact';
 import { colours, materials, shapes } from './mistakesOfMatter';
 import { extents } from '$lib/core/base/geometry';
 import {
+  isTwoSided,
   editStep,
   editStop,
   findLine,
   findPiece,
   type HandStep,
   type Item,
-  type MaterialKind,
   moveStepAfter,
   type OperationKind,
   type OperationOf,
@@ -34,7 +34,6 @@ export interface Change {
 }
 
 /** Materials without a wrong side, as the craft has them. */
-const TWO_SIDED: MaterialKind[] = ['felt', 'batting', 'towelling', 'stretch-mesh'];
 
 export type Hand<K extends OperationKind> = HandStep & { op: OperationOf<K> };
 export const hands = <K extends OperationKind>(item: Item, ...kinds: K[]): Hand<K>[] =>
@@ -64,7 +63,7 @@ export function changesOf(base: Case): Change[] {
     const { op } = step;
     const piece = findPiece(item, op.pieceId);
     if (!piece) return [];
-    const oneSided = piece.shows !== 'nothing' && !piece.folded && !TWO_SIDED.includes(piece.material.kind);
+    const oneSided = piece.shows !== 'nothing' && !piece.folded && !isTwoSided(piece.material.kind);
     const held = truths.some((truth) => truth.kind === 'held' && truth.step === step.id);
     const line = piece.covers === null ? undefined : findLine(item, piece.covers);
     const box = line && extents(line.path);

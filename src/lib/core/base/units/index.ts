@@ -9,6 +9,7 @@ export {
   roundTo
 } from './length';
 export { median } from './median';
+export { NUMBER_WORDS, numberSaid, numberWord } from './numberWords';
 export { roundUpForCutting } from './rounding';
 export { seeded } from './seeded';
 export { formatThread, metresPer } from './thread';

@@ -48,4 +48,11 @@ export {
 export { Phase, Stitched } from './phase';
 export { forVariant, variantOf } from './variant';
 export { removeVariant, renameVariant } from './variantEdits';
-export { isStabiliserKind, Material, MATERIAL_KINDS, MaterialKind, STABILISERS } from './material';
+export {
+  isStabiliserKind,
+  isTwoSided,
+  Material,
+  MATERIAL_KINDS,
+  MaterialKind,
+  STABILISERS
+} from './material';

@@ -42,5 +42,18 @@ export function isStabiliserKind(kind: MaterialKind): boolean {
   return STABILISERS.some((each) => each === kind);
 }
 
+/** Kinds that look the same on both sides. */
+const TWO_SIDED: readonly MaterialKind[] = ['felt', 'batting', 'towelling', 'stretch-mesh'];
+
+/**
+ * Whether a kind looks the same on both sides, so that no side of it can be the wrong one.
+ *
+ * @example
+ * isTwoSided('felt') // true
+ */
+export function isTwoSided(kind: MaterialKind): boolean {
+  return TWO_SIDED.includes(kind);
+}
+
 export const Material = z.object({ kind: MaterialKind, name: z.string().min(1).max(80), colour: HexColour });
 export type Material = z.infer<typeof Material>;

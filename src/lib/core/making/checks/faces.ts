@@ -1,10 +1,7 @@
 import { found } from '$lib/core/craft/findings';
-import { editStep, type MaterialKind, type Piece } from '$lib/core/documents/item';
+import { editStep, isTwoSided, type Piece } from '$lib/core/documents/item';
 import { outside, type Shown } from '$lib/core/making/stack';
 import { type Check, type CheckContext, type Finding, layStepOf, layStepsOf } from './finding';
-
-/** Materials that look the same on both sides. */
-const TWO_SIDED: readonly MaterialKind[] = ['felt', 'batting', 'towelling', 'stretch-mesh'];
 
 /** Pieces that end with the wrong side out, or hidden although they should be seen. */
 export const faces: Check = (context) => {
@@ -22,7 +19,7 @@ export const faces: Check = (context) => {
 };
 
 function wrongSide({ item }: CheckContext, piece: Piece, shown: Shown[]): Finding[] {
-  if (shown.every(({ rightSide }) => rightSide) || TWO_SIDED.includes(piece.material.kind)) return [];
+  if (shown.every(({ rightSide }) => rightSide) || isTwoSided(piece.material.kind)) return [];
   const laid = layStepsOf(item, piece.id).at(-1);
   return [
     {
@@ -49,7 +46,7 @@ function laidOtherwise({ item }: CheckContext, { id, name, material }: Piece): F
   const laid = layStepsOf(item, id);
   const last = laid.at(-1);
   const other = laid.find(({ op }) => op.face !== last?.op.face);
-  if (!other || !last || TWO_SIDED.includes(material.kind)) return undefined;
+  if (!other || !last || isTwoSided(material.kind)) return undefined;
   return {
     ...found('faces/laid-otherwise', last.id, { piece: name }, id),
     fix: {

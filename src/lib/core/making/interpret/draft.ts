@@ -1,5 +1,5 @@
 import { box } from '$lib/core/base/geometry';
-import { edgePhases, estimateAlong } from '$lib/core/craft/sequence';
+import { estimateAlong } from '$lib/core/craft/sequence';
 import {
   type Item,
   ITEM_VERSION,
@@ -9,7 +9,7 @@ import {
   type Stop
 } from '$lib/core/documents/item';
 import { colourOf } from '$lib/core/reading/evidence';
-import { ThreadRack } from '$lib/core/reading/matching';
+import { capitalised, phasesOf, ThreadRack } from '$lib/core/reading/matching';
 import type { ReadRow } from '$lib/core/reading/papers';
 import type { SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
@@ -33,6 +33,7 @@ export interface Papers {
   text: string;
 }
 
+/** An item as one reading of a sheet makes it. */
 export interface Draft {
   item: Item;
   steps: DraftStep[];
@@ -67,14 +68,11 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
       gaps: []
     });
   const paths = new Map(lines.map(({ id, path }) => [id, path]));
-  for (const stop of stops)
-    if (stop.countSource !== 'chart')
-      stop.phases = estimateAlong(
-        stop.lineIds.flatMap((id) => paths.get(id) ?? []),
-        stop.role,
-        1,
-        undefined
-      );
+  for (const stop of stops) {
+    const along = stop.lineIds.flatMap((id) => paths.get(id) ?? []);
+    const estimate = estimateAlong(along, stop.role, 1, undefined);
+    stop.phases = stop.chart?.stitches == null ? estimate : phasesOf(stop.chart.stitches, estimate);
+  }
   const steps: DraftStep[] = [];
   const open: number[] = [];
   const last = Math.max(0, ...stops.map(({ number }) => number ?? 0));
@@ -107,13 +105,10 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
   const whole = withMoves(together(kept));
   const hooped = whole.flatMap(({ op }) => ('do' in op && op.do === 'hoop' ? op.pieceIds : []));
   if (threads.all.length === 0) threads.take('Your choice');
-  const used = new Set(
-    JSON.stringify([
-      whole.map(({ op }) => op),
-      stops.map(({ lineIds }) => lineIds),
-      made.map(({ covers }) => covers)
-    ]).match(/rim-(?:top|bottom)/g)
-  );
+  const used = new Set([
+    ...stops.flatMap(({ lineIds }) => lineIds),
+    ...whole.flatMap(({ op }) => ('do' in op && op.do === 'lay' && op.edge ? [op.edge.lineId] : []))
+  ]);
   const item: Item = {
     schema: 'jolt-step/item',
     version: ITEM_VERSION,
@@ -208,17 +203,14 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): 
     return {
       id: `stop-${number}`,
       number,
-      name: (row?.name || nameSaid(said?.text) || capital(ROLE_WORDS[role])).slice(0, 200),
+      name: (row?.name || nameSaid(said?.text) || capitalised(ROLE_WORDS[role])).slice(0, 200),
       ...(row && { chart: { line, number: row.number, name, colour, stitches, threadMetres } }),
       role,
       confidence: Math.max(said?.confidence ?? 0, row?.confidence ?? 0),
       threadId: thread,
       visible: 'unknown',
       countSource: stitches === null ? 'estimate' : 'chart',
-      phases:
-        role === 'satin-edge' && stitches !== null
-          ? shared(edgePhases(stitches * 0.4, 4), stitches)
-          : [{ stitches: stitches ?? 0, attended: false }],
+      phases: [],
       lineIds: [
         pieces.seamBefore(number) ??
           (ON_DESIGN.has(role) ? undefined : pieces.spotAt(number)) ??
@@ -239,15 +231,6 @@ const ON_DESIGN: ReadonlySet<Role> = new Set([
   'bars',
   'lace-underlay'
 ]);
-
-/** Phases with a charted count between them. */
-function shared(phases: Stop['phases'], stitches: number): Stop['phases'] {
-  const sum = phases.reduce((total, phase) => total + phase.stitches, 0);
-  return phases.map((phase) => ({
-    ...phase,
-    stitches: Math.round((phase.stitches * stitches) / Math.max(1, sum))
-  }));
-}
 
 /** Words of the chart and of the sheet for one stop: the surer of the two. */
 function roleOf(
@@ -275,9 +258,5 @@ function nameSaid(text: string | undefined): string | undefined {
     )
     .replace(/^(?:slowly|again|with the .* thread|it out)\b[,\s]*/i, '')
     .replace(/^which\s+/i, '');
-  return /\p{L}{3}/u.test(bare) ? capital(bare) : undefined;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return /\p{L}{3}/u.test(bare) ? capitalised(bare) : undefined;
 }

@@ -1,7 +1,7 @@
-import type { Face, Item } from '$lib/core/documents/item';
+import { type Face, isStabiliserKind, isTwoSided, type Item } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
 import { type Finding, review } from '$lib/core/making/checks';
-import { outside } from '$lib/core/making/stack';
+import { type Outside, outside } from '$lib/core/making/stack';
 import { type Draft, draftOf, type Papers } from './draft';
 import type { DraftStep } from './draftStep';
 
@@ -14,8 +14,10 @@ export interface OpenQuestion {
   taken: Face;
 }
 
+const SIDES = ['front', 'back', 'lining'] as const;
+
 /** The faces of an item in the end: each piece that shows there, and whether with its right side. */
-export type Ends = Record<'front' | 'back' | 'lining', { piece: string; rightSide: boolean }[]>;
+export type Ends = Record<(typeof SIDES)[number], { piece: string; rightSide: boolean }[]>;
 
 /** A sheet as an item, judged in the simulated hoop. */
 export interface Interpretation {
@@ -55,10 +57,11 @@ export function interpret(
 ): Interpretation {
   const settled = new Map<number, Face>(answers);
   let tried = 0;
-  const judge = (faces: ReadonlyMap<number, Face>): { draft: Draft; score: number; findings: Finding[] } => {
+  const judge = (faces: ReadonlyMap<number, Face>): { draft: Draft; outcome: Tried; score: number } => {
     tried++;
     const draft = draftOf(papers, faces);
-    return { draft, ...against(draft.item, shop) };
+    const outcome = tryOut(draft.item, shop);
+    return { draft, outcome, score: against(outcome) };
   };
   let best = judge(settled);
   const equal = new Set<number>();
@@ -78,12 +81,13 @@ export function interpret(
     }
     if (!better) break;
   }
-  const { draft, findings } = best;
-  const item = withShown(draft.item, shop);
+  const { draft, outcome } = best;
+  const item = withShown(outcome);
+  const { findings, ...end } = tryOut(item, shop);
   return {
     item,
     steps: draft.steps,
-    ends: endsOf(item, shop),
+    ends: endsOf({ findings, ...end }),
     findings: findings.filter(({ severity }) => severity !== 'note'),
     questions: [...equal].flatMap((action) => {
       const piece = papers.sheet.actions[action]?.piece;
@@ -104,54 +108,59 @@ function hasSides(item: Item, { steps }: Draft, action: number): boolean {
   const id = op && 'do' in op && op.do === 'lay' ? op.pieceId : undefined;
   const piece = item.pieces.find((each) => each.id === id);
   return (
-    piece !== undefined &&
-    piece.shows !== 'nothing' &&
-    !piece.folded &&
-    !['felt', 'batting', 'towelling', 'stretch-mesh', 'wash-away-film'].includes(piece.material.kind)
+    piece !== undefined && piece.shows !== 'nothing' && !piece.folded && !isTwoSided(piece.material.kind)
   );
 }
 
-/** What speaks against an item: steps that cannot be done, findings, wrong sides that show. */
-function against(item: Item, shop: Shop): { score: number; findings: Finding[] } {
-  const { trace, checked } = review(item, undefined, shop);
-  const last = trace.at(-1)?.state;
-  const seen = last ? outside(last, item) : { front: [], back: [], lining: [] };
-  const wrong = [...seen.front, ...seen.back, ...seen.lining].filter(
-    ({ rightSide, layer }) =>
-      !rightSide &&
-      !['felt', 'batting', 'towelling', 'tear-away', 'cutaway', 'soft-mesh'].includes(layer.material.kind)
-  ).length;
-  const impossible = trace.filter(({ problem }) => problem !== null).length;
-  const score =
-    impossible * AGAINST.impossible +
-    wrong * AGAINST.wrongSide +
-    checked.open.reduce((sum, { severity }) => sum + AGAINST[severity], 0);
-  return { score, findings: checked.open };
+/** An item simulated and checked, with what one sees of it in the end. */
+interface Tried {
+  item: Item;
+  findings: Finding[];
+  /** Steps that cannot be done. */
+  impossible: number;
+  seen: Outside;
 }
 
-/** Pieces show where the simulation ends with them. */
-function withShown(item: Item, shop: Shop): Item {
-  const last = review(item, undefined, shop).trace.at(-1)?.state;
-  if (!last) return item;
-  const seen = outside(last, item);
-  const where = (id: string): 'front' | 'back' | 'lining' | undefined =>
-    (['front', 'back', 'lining'] as const).find((side) =>
-      seen[side].some(({ layer }) => layer.pieceId === id)
-    );
+const UNSEEN: Outside = { front: [], back: [], lining: [], hidden: [] };
+
+function tryOut(item: Item, shop: Shop): Tried {
+  const { trace, checked } = review(item, undefined, shop);
+  const last = trace.at(-1)?.state;
+  return {
+    item,
+    findings: checked.open,
+    impossible: trace.filter(({ problem }) => problem !== null).length,
+    seen: last ? outside(last, item) : UNSEEN
+  };
+}
+
+/** What speaks against an item: steps that cannot be done, findings, wrong sides that show. */
+function against({ findings, impossible, seen }: Tried): number {
+  const wrong = SIDES.flatMap((side) => seen[side]).filter(
+    ({ rightSide, layer: { material } }) =>
+      !rightSide && !isTwoSided(material.kind) && !isStabiliserKind(material.kind)
+  ).length;
+  return (
+    impossible * AGAINST.impossible +
+    wrong * AGAINST.wrongSide +
+    findings.reduce((sum, { severity }) => sum + AGAINST[severity], 0)
+  );
+}
+
+/** The item, its pieces shown where the simulation ends with them. */
+function withShown({ item, seen }: Tried): Item {
+  const where = (id: string): (typeof SIDES)[number] | undefined =>
+    SIDES.find((side) => seen[side].some(({ layer }) => layer.pieceId === id));
   return {
     ...item,
     pieces: item.pieces.map((piece) =>
-      piece.shows === 'nothing' || piece.foldedTo
-        ? piece
-        : { ...piece, shows: where(piece.id) ?? piece.shows }
+      piece.shows === 'nothing' || piece.folded ? piece : { ...piece, shows: where(piece.id) ?? piece.shows }
     )
   };
 }
 
-function endsOf(item: Item, shop: Shop): Ends {
-  const last = review(item, undefined, shop).trace.at(-1)?.state;
-  const seen = last && outside(last, item);
+function endsOf({ seen }: Tried): Ends {
   const on = (side: keyof Ends): Ends[keyof Ends] =>
-    (seen?.[side] ?? []).map(({ layer, rightSide }) => ({ piece: layer.name, rightSide }));
+    seen[side].map(({ layer, rightSide }) => ({ piece: layer.name, rightSide }));
   return { front: on('front'), back: on('back'), lining: on('lining') };
 }

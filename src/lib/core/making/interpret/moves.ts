@@ -65,44 +65,24 @@ const OUT: ReadonlySet<Operation['do']> = new Set([
   'hardware'
 ]);
 
-/** Pieces that one sentence trims together are trimmed in one step. */
+/** Pieces that one sentence hoops or trims together are handled in one step; what it says twice is done once. */
 export function together(steps: readonly DraftStep[]): DraftStep[] {
   const merged: DraftStep[] = [];
   for (const step of steps) {
     const last = merged.at(-1);
-    const [before, now] = [last?.op, step.op];
-    if (
-      last &&
-      before &&
-      now &&
-      'do' in before &&
-      'do' in now &&
-      before.do === 'hoop' &&
-      now.do === 'hoop' &&
-      last.sentence === step.sentence
-    ) {
-      merged[merged.length - 1] = {
-        ...last,
-        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
-      };
-      continue;
-    }
-    const isAgain = last?.sentence === step.sentence && JSON.stringify(before) === JSON.stringify(now);
-    if (isAgain && now && 'do' in now && now.do === 'other') continue;
-    if (
-      last &&
-      before &&
-      'do' in before &&
-      'do' in now &&
-      before.do === 'trim' &&
-      now.do === 'trim' &&
-      last.sentence === step.sentence
-    )
-      merged[merged.length - 1] = {
-        ...last,
-        op: { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] }
-      };
+    const op = last?.sentence === step.sentence ? joined(last.op, step.op) : undefined;
+    if (last && op) merged[merged.length - 1] = { ...last, op };
     else merged.push(step);
   }
   return merged;
+}
+
+/** Two operations as one, where one does the same with the pieces of both. */
+function joined(before: DraftStep['op'], now: DraftStep['op']): Operation | undefined {
+  if (!('do' in before) || !('do' in now)) return undefined;
+  if (before.do === 'hoop' && now.do === 'hoop')
+    return { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] };
+  if (before.do === 'trim' && now.do === 'trim' && before.lineId === now.lineId)
+    return { ...before, pieceIds: [...before.pieceIds, ...now.pieceIds] };
+  return before.do === 'other' && now.do === 'other' && before.title === now.title ? before : undefined;
 }

@@ -1,6 +1,6 @@
 import { type Face, HARDWARE, type Operation } from '$lib/core/documents/item';
 import { colourOf } from '$lib/core/reading/evidence';
-import type { ThreadRack } from '$lib/core/reading/matching';
+import { capitalised, type ThreadRack } from '$lib/core/reading/matching';
 import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
 import { closingOf } from './closing';
 import type { Pieces } from './placing';
@@ -30,7 +30,7 @@ export function opsOf(
 ): Operation[] {
   const id = pieces.id(action.piece);
   const closing = closingOf(sheet) ? 'closing' : 'outline';
-  const title = capital(action.text).slice(0, 120);
+  const title = capitalised(action.text).slice(0, 120);
   const isOut = sheet.actions.slice(0, at).some(({ action: before }) => before === 'unhoop');
   const other: Operation = { do: 'other', title, seconds: 30 };
   switch (action.action) {
@@ -174,10 +174,6 @@ function marginIn(text: string): number | undefined {
   if (mm !== undefined) return Number(mm.replace(',', '.'));
   const part = /\b(\d+)\/(\d+)\s*(?:in\b|inch|["″”])/i.exec(text);
   return part ? Math.round((Number(part[1]) / Number(part[2])) * 254) / 10 : undefined;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** A change of thread; of several in one sentence each has its own colour. */

@@ -1,6 +1,6 @@
 export { matchingBobbins } from './backs';
 export { cutSizes } from './layer';
-export { outside, type Shown } from './outside';
+export { type Outside, outside, type Shown } from './outside';
 export { MOST_HIDDEN } from './cutting';
 export { simulate } from './simulate';
 export { EMPTY_STACK, type Holding, type Layer, type Seam, type StackState, type StackStep } from './state';

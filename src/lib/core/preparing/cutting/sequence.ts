@@ -1,4 +1,4 @@
-import { formatLength, formatSize, type LengthUnit } from '$lib/core/base/units';
+import { formatLength, formatSize, type LengthUnit, numberWord } from '$lib/core/base/units';
 import type { Column, Strip } from '$lib/core/documents/cutJob';
 import type { MaterialKind } from '$lib/core/documents/item';
 import { frameOf } from '$lib/core/solvers/strips';
@@ -68,7 +68,7 @@ function partWords(
   nameOf: (key: string) => string,
   unit: LengthUnit
 ): string {
-  const across = `${said(times)} at ${formatLength(width, unit)}`;
+  const across = `${numberWord(times)} at ${formatLength(width, unit)}`;
   const each = times > 1 ? 'each ' : '';
   const [first] = pieces;
   if (!first) return across;
@@ -83,30 +83,9 @@ function partWords(
     else runs.push({ key: piece.key, height: piece.height, count: 1 });
   }
   const down = runs.map(
-    (run) => `${said(run.count)} of ${formatLength(run.height, unit)} for ${nameOf(run.key)}`
+    (run) => `${numberWord(run.count)} of ${formatLength(run.height, unit)} for ${nameOf(run.key)}`
   );
   return `${across}, ${each}turned and cut into ${down.join(' and ')}`;
-}
-
-const SAID = [
-  'none',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve'
-];
-
-/** A small number as a word. */
-function said(count: number): string {
-  return SAID[count] ?? String(count);
 }
 
 /** What is narrower is no offcut. */

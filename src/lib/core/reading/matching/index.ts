@@ -1,7 +1,8 @@
 export { addVariant } from './addVariant';
 export { align, type Alignment, type FixedMatch, inPatternOrder } from './align';
 export { assemble } from './assemble';
-export { ThreadRack } from './threadRack';
+export { phasesOf } from './stops';
+export { capitalised, ThreadRack } from './threadRack';
 export { blocksOf, stepBlocks } from './blocksOf';
 export { likeliest } from './likeliest';
 export { withLists } from './listsAsVariants';

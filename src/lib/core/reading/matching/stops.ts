@@ -142,7 +142,7 @@ const CHARTED_EDGE = edgePhases(1000, 4);
  * A charted count laid out as the pattern knows the stop: each of its parts takes its share, with its own width and speed,
  * as the first pass of an edge that hands hold down.
  */
-function phasesOf(stitches: number, estimate: readonly Phase[] = []): Stop['phases'] {
+export function phasesOf(stitches: number, estimate: readonly Phase[] = []): Stop['phases'] {
   const all = estimate.reduce((sum, phase) => sum + phase.stitches, 0);
   const shaped = estimate.some(({ width }) => width !== undefined);
   if (!shaped || all === 0) return [{ stitches, attended: false }];

@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from '$lib/core/base/units';
+import { MM_PER_INCH, numberSaid } from '$lib/core/base/units';
 import type { PaperLine } from '$lib/core/reading/pages';
 import { type SheetPiece, withHeads, wordsFor } from './pieceWords';
 
@@ -223,8 +223,7 @@ function countIn(text: string, cells: readonly string[]): { count: number; rest:
     /\b(\d{1,2})\s+(?:pieces?|pcs?|layers?|sheets?)\b/i.exec(text);
   if (found?.[1]) return { count: Math.max(1, Number(found[1])), rest: text.replace(found[0], ' ') };
   const word = /^\W*(one|two|three|four|a|an)\b(?:\s+(?:layers?|pieces?|sheets?)\s+of)?\s+/i.exec(text);
-  const COUNTS: Readonly<Record<string, number>> = { one: 1, a: 1, an: 1, two: 2, three: 3, four: 4 };
-  if (word?.[1]) return { count: COUNTS[word[1].toLowerCase()] ?? 1, rest: text.replace(word[0], ' ') };
+  if (word?.[1]) return { count: numberSaid(word[1]) ?? 1, rest: text.replace(word[0], ' ') };
   return { count: 1, rest: text };
 }
 

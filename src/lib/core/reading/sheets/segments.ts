@@ -2,8 +2,8 @@
 export interface Segment {
   /** As written, without words that only lead over. */
   text: string;
-  /** How it begins: `after` tells of what comes before the clause it belongs to; `not` asks for nothing. */
-  kind: 'plain' | 'after' | 'not';
+  /** Whether it says what is not to be done, and so asks for nothing. */
+  kind: 'plain' | 'not';
 }
 
 /** Verbs of the craft in their plain form; each begins a part of a sentence. */
@@ -69,20 +69,15 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
   /** What stands in front of the first verb: “With right sides together,” “On the reverse,”. */
   let before = '';
   for (const part of raw) {
-    const kind = /^(?:and\s+)?(?:without|do not|don['’]t|never|no need|not)\b/i.test(part)
-      ? 'not'
-      : /^(?:once|after|when|as soon as)\b/i.test(part)
-        ? 'after'
-        : 'plain';
+    const isNot = /^(?:and\s+)?(?:without|do not|don['’]t|never|no need|not)\b/i.test(part);
+    const leads = /^(?:once|after|when|as soon as|before|while)\b/i.test(part);
     const bare = part.replace(/^(?:after|once|when|while|before)\s+/i, '').replace(LEADING, '');
     const reason = /^(?:so that|because|until|while|before|where|which|who|as it|since)\b/i.test(part);
-    const begins =
-      verbOf(bare) !== undefined &&
-      (isVerb(bare.split(/[\s,]/)[0]) || kind === 'after' || /^(?:before|while)\b/i.test(part));
+    const begins = verbOf(bare) !== undefined && (isVerb(bare.split(/[\s,]/)[0]) || leads);
     const last = segments.at(-1);
-    if (kind === 'not') segments.push({ text: part, kind });
+    if (isNot) segments.push({ text: part, kind: 'not' });
     else if (begins && !(reason && !/^(?:while|before)\b/i.test(part)))
-      segments.push({ text: bare, kind: kind === 'after' ? 'after' : 'plain' });
+      segments.push({ text: bare, kind: 'plain' });
     else if (isNominal(bare)) segments.push({ text: bare, kind: 'plain' });
     else if (
       /\b(?:and|then)\b/i.test(part) &&
@@ -100,8 +95,8 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
       segments.push({ text: 'hoop on', kind: 'plain' });
     else if (last && last.kind !== 'not')
       last.text = /^and\b/i.test(part) ? `${last.text} ${part}` : `${last.text}, ${part}`;
-    else if (fronted(bare) !== bare) segments.push({ text: fronted(bare), kind });
-    else if (TELLS.test(bare)) segments.push({ text: bare, kind });
+    else if (fronted(bare) !== bare) segments.push({ text: fronted(bare), kind: 'plain' });
+    else if (TELLS.test(bare)) segments.push({ text: bare, kind: 'plain' });
     else before = before === '' ? bare : `${before}, ${bare}`;
   }
   const [first] = segments;

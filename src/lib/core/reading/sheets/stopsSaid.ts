@@ -1,3 +1,4 @@
+import { NUMBER_WORDS, numberSaid } from '$lib/core/base/units';
 import type { Role } from '$lib/core/documents/item';
 import { guessRole } from '$lib/core/reading/evidence';
 
@@ -23,22 +24,6 @@ const ORDINALS = [
   'nineteenth',
   'twentieth'
 ];
-const COUNTS = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve'
-];
-
 /** What the machine does by itself, in a sheet’s verbs. */
 const RUN =
   /^(?:sew|stitch|run|embroider|start|work|do|machine|let|go|continue|finish|make|repeat|use|press|resume)\b/i;
@@ -48,10 +33,10 @@ const NUMBERED = new RegExp(
   'i'
 );
 const RELATIVE = new RegExp(
-  `\\b(?:the\\s+)?(next|following|${ORDINALS.join('|')}|last|final)\\s+(?:(${COUNTS.slice(2).join('|')}|\\d{1,2})\\s+)?(?:\\p{L}+\\s+)?${STOP}\\b`,
+  `\\b(?:the\\s+)?(next|following|${ORDINALS.join('|')}|last|final)\\s+(?:(${NUMBER_WORDS.slice(1).join('|')}|\\d{1,2})\\s+)?(?:\\p{L}+\\s+)?${STOP}\\b`,
   'iu'
 );
-const SEVERAL = new RegExp(`\\b(${COUNTS.slice(1).join('|')}|\\d{1,2})\\s+(?:more\\s+)?${STOP}\\b`, 'i');
+const SEVERAL = new RegExp(`\\b(${NUMBER_WORDS.join('|')}|\\d{1,2})\\s+(?:more\\s+)?${STOP}\\b`, 'i');
 /** What a sheet calls the work of a stop, where it does not number them. */
 const WORK =
   /\b(?:placement|position(?:ing)?|guide|die|cutting?|outline|tack-?down|tacking|hold-?down|holding|basting|zig-?zag|satin|border|edge|edging|seam|quilting|stippling|design|motif|lettering|letters|name|words?|eyes?|details?|decoration|top-?stitch\w*|perimeter|cover stitch\w*|buttonholes?|eyelets?|marks?|lines?)\b/i;
@@ -94,7 +79,7 @@ export function stopsSaid(segment: string, reached: number): StopsSaid | undefin
   const relative = RELATIVE.exec(text);
   if (relative?.[1]) {
     const word = relative[1].toLowerCase();
-    const count = countOf(relative[2]) ?? 1;
+    const count = numberSaid(relative[2] ?? '') ?? 1;
     const runs =
       RUN.test(text) ||
       relative.index <= 12 ||
@@ -108,7 +93,7 @@ export function stopsSaid(segment: string, reached: number): StopsSaid | undefin
   }
   const several = SEVERAL.exec(text);
   if (several?.[1] && (RUN.test(text) || several.index <= 12 || /\bfollow/i.test(text)))
-    return { from: null, count: countOf(several[1]) ?? 1, last: false };
+    return { from: null, count: numberSaid(several[1]) ?? 1, last: false };
   return undefined;
 }
 
@@ -129,12 +114,6 @@ export function runsUnnamed(segment: string, isHooped = false): boolean {
   if (!/^(?:sew|stitch|run|embroider|machine|topstitch|quilt|baste)\b/i.test(segment)) return false;
   if (/\b(?:by hand|hand-|opening|gap|button|snap|hook|loop tape|shut)\b/i.test(segment)) return false;
   return isHooped || WORK.test(segment);
-}
-
-function countOf(word: string | undefined): number | undefined {
-  if (word === undefined) return undefined;
-  const at = COUNTS.indexOf(word.toLowerCase());
-  return at > 0 ? at : /^\d+$/.test(word) ? Number(word) : undefined;
 }
 
 /**

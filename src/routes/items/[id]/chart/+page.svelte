@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { constructionOf } from '$lib/core/craft/constructions';
@@ -15,7 +16,8 @@
   /** A chart, a stitch list or a drawing brought to an item that is there already. */
   const bench = live(() => page.params.id ?? '', itemOnBench);
   const found = $derived(bench.value?.item ? bench.value : undefined);
-  const papers = new Papers();
+  const papers = new Papers(() => found?.shop.layouts ?? []);
+  onDestroy(() => papers.close());
   let matching = $state(false);
   let fixed = $state.raw<FixedMatch[]>([]);
 
