@@ -7,6 +7,7 @@ import { BROWSER } from '../playwright.config';
 import { build, serve } from './lib.mjs';
 
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
+const sheets = new URL('../tests/papers/sheets/', import.meta.url).pathname;
 const only = process.argv.slice(2);
 mkdirSync(folder, { recursive: true });
 if (process.env.SKIP_BUILD !== '1') build();
@@ -51,6 +52,15 @@ const views: View[] = [
     }
   },
   {
+    name: 'new-steps',
+    path: '/items/new',
+    prepare: async (page) => {
+      await page.getByLabel('File to bring').setInputFiles(`${sheets}s08-season-ticket-sleeve.pdf`);
+      await page.getByRole('button', { name: /See the steps/ }).click();
+      await page.getByRole('button', { name: /Fold B and C/ }).click();
+    }
+  },
+  {
     name: 'build',
     path: '/items/stove-topper/blocks',
     prepare: async (page) => {
@@ -69,13 +79,6 @@ const views: View[] = [
     path: '/items/badger-tab',
     prepare: async (page) => {
       await page.getByRole('button', { name: /Lay BACK/ }).click();
-    }
-  },
-  {
-    name: 'sheet-findings',
-    path: '/items/odd-pouch',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: /Lay BACK,/ }).click();
     }
   },
   {

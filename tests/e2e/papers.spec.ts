@@ -166,7 +166,7 @@ test('two papers of an item that is no construction become its merged sheet, fac
     .getByLabel('Paste the colour chart')
     .fill(names.map((name, at) => `${at + 1}  ${name}  ${colours[at]}  ${180 + 260 * at}`).join('\n'));
   await expect(page.getByRole('table').getByRole('row')).toHaveCount(9);
-  await page.getByRole('button', { name: 'See the steps' }).click();
+  await page.getByRole('button', { name: /See the steps/ }).click();
 
   // In front and behind with their right sides; a step beside its sentence, pressed, shows where the paper says so.
   const ends = page.getByRole('complementary', { name: 'How it ends' });

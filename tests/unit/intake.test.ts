@@ -5,15 +5,7 @@ import { guessRole } from '$lib/core/reading/evidence';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART } from './support/badger';
-
-const facts = (text: string): unknown[] =>
-  readChart(text).rows.map(({ number, name, colour, stitches, threadMetres }) => [
-    number,
-    name,
-    colour,
-    stitches,
-    threadMetres
-  ]);
+import { stopsOf } from './support/papers';
 
 const BADGER = [
   [1, 'placement', 'grey', 120, 0.6],
@@ -66,17 +58,17 @@ describe('intake: a pasted chart', () => {
   };
   for (const [layout, text] of Object.entries(layouts)) {
     it(`reads ${layout}`, () => {
-      expect(facts(text)).to.deep.equal(BADGER);
+      expect(stopsOf(text)).to.deep.equal(BADGER);
       expect(readChart(text).problems).to.deep.equal([]);
     });
   }
 
   it('reads rows without a thread length, and feet where they are named', () => {
-    expect(facts('1. Placement - 120 stitches\nStop 2: rose pink 1 500 sts')).to.deep.equal([
+    expect(stopsOf('1. Placement - 120 stitches\nStop 2: rose pink 1 500 sts')).to.deep.equal([
       [1, 'Placement', '', 120, null],
       [2, '', 'rose pink', 1500, null]
     ]);
-    expect(facts('1 eyes black 900 10 ft')).to.deep.equal([[1, 'eyes', 'black', 900, 3.048]]);
+    expect(stopsOf('1 eyes black 900 10 ft')).to.deep.equal([[1, 'eyes', 'black', 900, 3.048]]);
   });
 
   it('keeps a line it does not understand, says where and why', () => {

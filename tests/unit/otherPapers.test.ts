@@ -1,6 +1,7 @@
 import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import { isTrueRow, readShared, sharedTruths } from '../bench/support/sharedPapers';
+import { stopsOf } from './support/papers';
 
 describe('papers that the reader’s author did not write', () => {
   for (const [file, truth] of sharedTruths()) {
@@ -64,16 +65,8 @@ describe('papers that are no chart', () => {
 });
 
 describe('charts as houses set them', () => {
-  const told = (text: string): unknown[] =>
-    readChart(text).rows.map(({ number, name, colour, stitches, threadMetres }) => [
-      number,
-      name,
-      colour,
-      stitches,
-      threadMetres
-    ]);
   it('in another language, with parts of the item between the rows', () => {
-    const rows = told(
+    const rows = stopsOf(
       'FRONT\n 1  Platzierung        Grau       S61     118    0,62 m\n 2  Heftlinie          Grau       S61     126    0,66 m\n 3  Kessel             Schwarz    S90   4.310   23,40 m\nBACK\n 4  Schlussnaht        Grau       S61     402    2,10 m\n\n                       Summe            4.956'
     );
     expect(rows).to.have.length(4);
@@ -81,21 +74,21 @@ describe('charts as houses set them', () => {
   });
   it('with rows under their colours', () => {
     expect(
-      told(
+      stopsOf(
         'Slate Grey K-118\n  1  Placement line, batting    212 st   1.06 m\n  2  Tack-down, batting         228 st   1.21 m\nBoiler Black K-900\n  3  Lamp body                3,120 st  17.04 m\n  4  Lamp cap                   812 st   4.40 m'
       ).map((row) => (row as unknown[])[2])
     ).to.deep.equal(['Slate Grey K-118', 'Slate Grey K-118', 'Boiler Black K-900', 'Boiler Black K-900']);
   });
   it('in a list of dashes, colour first', () => {
     expect(
-      told(
+      stopsOf(
         '- Slate Grey (W-14): placement line, 146 stitches, 0.75 m\n- Slate Grey (W-14): tack-down, 158 stitches, 0.84 m\n- Brass (W-31): guard’s whistle, 1,842 stitches, 9.61 m\n- Oxide Red (W-08): lanyard cord, 964 stitches, 5.40 m'
       )[2]
     ).to.deep.equal([3, 'guard’s whistle', 'Brass W-31', 1842, 9.61]);
   });
   it('in whole sentences', () => {
     expect(
-      told(
+      stopsOf(
         'Stop 1 is the placement line in grey, 120 stitches and 0.60 m of thread. Stop 2 is the tack-down in black, 134 stitches, 0.68 m. Stop 3 is the board in signal red, 2310 stitches, 12.4 m. Stop 4, the lettering in white, has 846 stitches, 5.1 m.'
       )
     ).to.deep.equal([

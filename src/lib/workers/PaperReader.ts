@@ -6,10 +6,22 @@ import type { Shop } from '$lib/core/documents/shop';
 import type { Papers } from '$lib/core/making/interpret';
 import type { Interpreted, ReadingWorker } from './reading.worker';
 
+/** A worker, and when it broke off. */
+interface Opened {
+  worker: Worker;
+  remote: Remote<ReadingWorker>;
+  broke: Promise<void>;
+}
+
+function opened(): Opened {
+  const worker = new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' });
+  const broke = new Promise<void>((done) => worker.addEventListener('error', () => done(), { once: true }));
+  return { worker, remote: wrap<ReadingWorker>(worker), broke };
+}
+
 /** Reads papers in a worker of its own, again and again while the maker says more about them. */
 export class PaperReader {
-  #worker: Worker | undefined;
-  #remote: Remote<ReadingWorker> | undefined;
+  #open: Opened | undefined;
   #asked = 0;
   #interpreting = 0;
 
@@ -21,11 +33,7 @@ export class PaperReader {
    */
   async read(source: string | Paper, said: Said): Promise<ChartReading | undefined> {
     const own = ++this.#asked;
-    const remote = this.#open();
-    const broke = new Promise<undefined>((done) =>
-      this.#worker?.addEventListener('error', () => done(undefined), { once: true })
-    );
-    const reading = await Promise.race([remote.read(source, said).catch(() => undefined), broke]);
+    const reading = await this.#ask((worker) => worker.read(source, said));
     return own === this.#asked ? reading : undefined;
   }
 
@@ -41,22 +49,21 @@ export class PaperReader {
     answers: ReadonlyMap<number, Face>
   ): Promise<Interpreted | undefined> {
     const own = ++this.#interpreting;
-    const made = await this.#open()
-      .interpret(papers, shop, answers)
-      .catch(() => undefined);
+    const made = await this.#ask((worker) => worker.interpret(papers, shop, answers));
     return own === this.#interpreting ? made : undefined;
   }
 
-  #open(): Remote<ReadingWorker> {
-    this.#worker ??= new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' });
-    this.#remote ??= wrap<ReadingWorker>(this.#worker);
-    return this.#remote;
+  /** Asks the worker; one that has broken off is ended, and the next question begins another. */
+  async #ask<T>(question: (worker: Remote<ReadingWorker>) => Promise<T>): Promise<T | undefined> {
+    const { remote, broke } = (this.#open ??= opened());
+    return Promise.race([question(remote).catch(() => undefined), broke.then(() => this.close())]).then(
+      (answer) => answer ?? undefined
+    );
   }
 
   /** Ends the worker; reading again begins another. */
   close(): void {
-    this.#worker?.terminate();
-    this.#worker = undefined;
-    this.#remote = undefined;
+    this.#open?.worker.terminate();
+    this.#open = undefined;
   }
 }

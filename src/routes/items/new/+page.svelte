@@ -16,7 +16,6 @@
   } from '$lib/core/reading/matching';
   import { inSchool } from '$lib/core/craft/sequence';
   import { formatSize } from '$lib/core/base/units';
-  import { textOf } from '$lib/core/reading/pages';
   import { chosenOutline } from '$lib/core/reading/papers';
   import { freshId, getShop, importItem, live, changeShop } from '$lib/data';
   import BringStage from './BringStage.svelte';
@@ -91,6 +90,9 @@
     alignment.missing.filter((key) => expected.some((stop) => stop.key === key && !stop.optional))
   );
 
+  /** Whether the chart has all that its construction needs; then the sheet’s own steps come second. */
+  const fits = $derived(hasChart && made?.ok === true && needed.length === 0);
+
   const stages = $derived<{ id: Stage; name: string; ready: boolean }[]>([
     { id: 'bring', name: 'Papers', ready: true },
     ...(papers.asked ? [{ id: 'steps' as const, name: 'Steps read', ready: papers.told !== null }] : []),
@@ -102,18 +104,11 @@
 
   const id = freshId();
   const now = new Date().toISOString();
-  const SOURCES = {
-    text: 'pasted-chart',
-    paper: 'pdf-chart',
-    drawing: 'drawing',
-    list: 'stitch-list'
-  } as const;
 
   /** The item as it would be made now. */
   const item = $derived.by(() => {
     if (!made?.ok || (stage === 'bring' && !hasChart)) return undefined;
-    const { source, reading } = papers;
-    const text = source.kind === 'text' ? papers.text : source.kind === 'paper' ? textOf(source.paper) : '';
+    const { reading } = papers;
     return assemble(made.pattern, {
       id,
       name: name.trim() || 'New item',
@@ -123,9 +118,7 @@
       params: made.params,
       ...(hasChart && {
         chart: {
-          source: { kind: SOURCES[source.kind], ...(source.kind !== 'text' && { name: source.name }) },
-          text: text.slice(0, 200_000),
-          setAside: papers.setAside,
+          ...papers.kept,
           rows,
           alignment,
           ...(reading && reading.thread.mmPerStitch !== null && { meaning: papers.meaning })
@@ -180,10 +173,8 @@
   $effect(() => {
     const asked = papers.asked;
     const about = { id, name: asked?.reading.title ?? 'New item', now, house: untrack(() => house.trim()) };
-    const text = papers.source.kind === 'text' ? papers.text : '';
     const [rowsNow, answers, shopNow] = [papers.rows, faces, shop];
-    if (asked && shopNow && rowsNow)
-      void papers.interpret({ ...about, text }, $state.snapshot(shopNow) as Shop, answers);
+    if (asked && shopNow && rowsNow) void papers.interpret(about, $state.snapshot(shopNow) as Shop, answers);
   });
   const toldPlan = $derived(papers.told && shop ? plan(papers.told.item, undefined, shop) : undefined);
 
@@ -250,7 +241,7 @@
       ondocument={(value) => void bringDocument(value)}
       onforget={() => void forgetLayout(papers)}
       onnext={() => (stage = 'pattern')}
-      shortcut={papers.told ? told : hasChart && made?.ok ? shortcut : undefined}
+      shortcut={papers.told && !fits ? told : hasChart && made?.ok ? shortcut : undefined}
     />
     {#snippet told()}
       <p class="w-full text-lg">
@@ -279,6 +270,9 @@
         </p>
       </div>
       <button type="button" class="button button-main" onclick={() => void make()}>Make the sheet</button>
+      {#if papers.told}<button type="button" class="button" onclick={() => (stage = 'steps')}
+          >See the steps of its own sheet</button
+        >{/if}
     {/snippet}
   {:else if stage === 'steps' && papers.asked && papers.told && toldPlan}
     <StepsRead

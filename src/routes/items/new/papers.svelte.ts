@@ -1,7 +1,7 @@
 import type { Path } from '$lib/core/base/geometry';
 import type { Role } from '$lib/core/documents/item';
 import type { DrawingReading } from '$lib/core/reading/drawings';
-import type { Paper } from '$lib/core/reading/pages';
+import { type Paper, textOf } from '$lib/core/reading/pages';
 import {
   type ChartReading,
   drawnAround,
@@ -27,6 +27,16 @@ export type ChartSource =
   | { kind: 'paper'; name: string; paper: Paper; note: string | null }
   | { kind: 'drawing'; name: string; drawing: DrawingReading }
   | { kind: 'list'; name: string; list: ListReading };
+
+/** What an item calls the kinds of source. */
+const SOURCES = {
+  text: 'pasted-chart',
+  paper: 'pdf-chart',
+  drawing: 'drawing',
+  list: 'stitch-list'
+} as const;
+/** Letters of a paper that an item keeps. */
+const MOST_TEXT = 200_000;
 
 /** Everything a maker has brought for a new item, and what was said about it. */
 export class Papers {
@@ -159,6 +169,21 @@ export class Papers {
     if (reading) this.reading = reading;
   }
 
+  /** The paper as an item keeps it: where it came from, its text, the lines that are no stops. */
+  get kept(): {
+    source: { kind: (typeof SOURCES)[ChartSource['kind']]; name?: string };
+    text: string;
+    setAside: number[];
+  } {
+    const { source } = this;
+    const text = source.kind === 'text' ? this.text : source.kind === 'paper' ? textOf(source.paper) : '';
+    return {
+      source: { kind: SOURCES[source.kind], ...(source.kind !== 'text' && { name: source.name }) },
+      text: text.slice(0, MOST_TEXT),
+      setAside: this.setAside
+    };
+  }
+
   /** What the instruction sheet asks for, on a paper of its own or beside the chart. */
   get asked(): { name: string; source: string | Paper; reading: ChartReading } | null {
     if (this.sheet?.reading.sheet) return this.sheet;
@@ -171,7 +196,7 @@ export class Papers {
 
   /** Makes the item that the sheet’s sentences ask for, in the background. */
   async interpret(
-    about: Pick<Item, 'id' | 'name'> & { now: string; house: string; text: string },
+    about: Pick<Item, 'id' | 'name'> & { now: string; house: string },
     shop: Shop,
     answers: ReadonlyMap<number, Face>
   ): Promise<void> {
@@ -183,7 +208,7 @@ export class Papers {
     const { house, ...rest } = about;
     const size = this.reading?.facts.size ?? this.asked?.reading.facts.size ?? null;
     const told = await this.#reader.interpret(
-      { ...rest, ...(house !== '' && { house }), sheet, rows: this.rows, size },
+      { ...rest, ...(house !== '' && { house }), sheet, rows: this.rows, size, text: this.kept.text },
       shop,
       answers
     );

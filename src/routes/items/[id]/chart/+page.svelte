@@ -5,7 +5,6 @@
   import { constructionOf } from '$lib/core/craft/constructions';
   import type { Item } from '$lib/core/documents/item';
   import { align, type FixedMatch, inPatternOrder, withChart } from '$lib/core/reading/matching';
-  import { textOf } from '$lib/core/reading/pages';
   import { changeItem, itemOnBench, live } from '$lib/data';
   import BringStage from '../../new/BringStage.svelte';
   import MatchStage from '../../new/MatchStage.svelte';
@@ -29,20 +28,9 @@
     return papers.source.kind === 'drawing' ? inPatternOrder(read, expected) : read;
   });
   const alignment = $derived(align(rows, expected, fixed));
-  const SOURCES = {
-    text: 'pasted-chart',
-    paper: 'pdf-chart',
-    drawing: 'drawing',
-    list: 'stitch-list'
-  } as const;
-
   async function take(item: Item): Promise<void> {
-    const { source } = papers;
-    const text = source.kind === 'text' ? papers.text : source.kind === 'paper' ? textOf(source.paper) : '';
     const chart = {
-      source: { kind: SOURCES[source.kind], ...(source.kind !== 'text' && { name: source.name }) },
-      text: text.slice(0, 200_000),
-      setAside: $state.snapshot(papers.setAside),
+      ...papers.kept,
       rows,
       alignment
     };
