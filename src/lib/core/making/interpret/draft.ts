@@ -13,11 +13,13 @@ import { capitalised, phasesOf, ThreadRack } from '$lib/core/reading/matching';
 import type { ReadRow } from '$lib/core/reading/papers';
 import type { SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
+import { FIRST_HOOPING, inHoopings } from './hoopings';
 import { linesFor, outlineSize } from './lines';
 import { together, withMoves } from './moves';
 import { closingOf } from './closing';
 import { opsOf, type Settled, threadName } from './operations';
 import { Pieces } from './placing';
+import { type Apart, NOT_APART } from './spots';
 
 /** What an item is made from: a sheet, and the rows of its chart where there is one. */
 export interface Papers {
@@ -41,30 +43,32 @@ export interface Draft {
   open: number[];
 }
 
-const HOOPING = 'hooping-1';
-
-/** Makes an item of a sheet, step for step as its sentences say, with what they leave open settled in one way. */
-export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
+/**
+ * Makes an item of a sheet, step for step as its sentences say, with what they leave open settled in one way.
+ *
+ * @param apart pieces that lie side by side although each is as large as the outline
+ */
+export function draftOf(papers: Papers, settled: Settled = new Map(), apart: Apart = NOT_APART): Draft {
   const { sheet, rows } = papers;
   const threads = new ThreadRack();
   const size = outlineSize(sheet, papers.size);
-  const pieces = new Pieces(sheet, size);
+  const pieces = new Pieces(sheet, size, apart);
   const stops = stopsOf(papers, threads, pieces);
-  const lines = linesFor(size, pieces.seams, closingOf(sheet), HOOPING);
+  const lines = linesFor(size, pieces.seams, closingOf(sheet), FIRST_HOOPING);
   for (const { id, name, top, bottom } of pieces.panels)
     lines.push({
       id,
       name,
-      frame: HOOPING,
+      frame: FIRST_HOOPING,
       path: box(-size.width / 2, top, size.width / 2, bottom),
       gaps: []
     });
-  for (const { id, piece, x, width, height } of pieces.spots)
+  for (const { id, piece, x, y, width, height } of pieces.spots)
     lines.push({
       id,
       name: `Place of ${piece}`.slice(0, 80),
-      frame: HOOPING,
-      path: box(x - width / 2, -height / 2, x + width / 2, height / 2),
+      frame: FIRST_HOOPING,
+      path: box(x - width / 2, y - height / 2, x + width / 2, y + height / 2),
       gaps: []
     });
   const paths = new Map(lines.map(({ id, path }) => [id, path]));
@@ -103,12 +107,17 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
     ({ op }) => 'stop' in op || refersTo(op).every((id) => made.some((piece) => piece.id === id))
   );
   const whole = withMoves(together(kept));
-  const hooped = whole.flatMap(({ op }) => ('do' in op && op.do === 'hoop' ? op.pieceIds : []));
   if (threads.all.length === 0) threads.take('Your choice');
   const used = new Set([
     ...stops.flatMap(({ lineIds }) => lineIds),
     ...whole.flatMap(({ op }) => ('do' in op && op.do === 'lay' && op.edge ? [op.edge.lineId] : []))
   ]);
+  const hooped = inHoopings({
+    steps: whole,
+    lines: lines.filter(({ id }) => !id.startsWith('rim-') || used.has(id)),
+    stops,
+    pieces: made
+  });
   const item: Item = {
     schema: 'jolt-step/item',
     version: ITEM_VERSION,
@@ -125,7 +134,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
         id: 'variant-1',
         name: 'As drawn',
         shape: 'rounded',
-        size,
+        size: pieces.reach,
         finished: size,
         edge: closingOf(sheet) ? 'turned' : 'cut edge',
         overrides: {},
@@ -135,7 +144,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
         ops: {}
       }
     ],
-    hoopings: [{ id: HOOPING, name: 'Hooping', hooped: [...new Set(hooped)], mounting: 1 }],
+    hoopings: hooped.hoopings,
     files: [
       {
         id: 'file-1',
@@ -144,14 +153,14 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
         ...(rows.length > 0 && {
           source: { kind: 'pasted-chart' as const, text: papers.text.slice(0, 200_000), setAside: [] }
         }),
-        stops
+        stops: hooped.stops
       }
     ],
-    lines: lines.filter(({ id }) => !id.startsWith('rim-') || used.has(id)),
-    pieces: made,
-    steps: whole.map(({ id, op }) => ({
+    lines: hooped.lines,
+    pieces: hooped.pieces,
+    steps: hooped.steps.map(({ id, op }, at) => ({
       id,
-      hoopingId: HOOPING,
+      hoopingId: hooped.of[at] ?? FIRST_HOOPING,
       needs: [],
       note: '',
       ...('stop' in op ? { kind: 'stop' as const, stopId: op.stop, pass: 1 } : { kind: 'hand' as const, op })
@@ -160,7 +169,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map()): Draft {
     answers: []
   };
   markHalts(item);
-  return { item, steps: whole, open };
+  return { item, steps: hooped.steps, open };
 }
 
 function markHalts({ steps, files }: Item): void {

@@ -4,6 +4,7 @@ import { type Finding, review } from '$lib/core/making/checks';
 import { type Outside, outside } from '$lib/core/making/stack';
 import { type Draft, draftOf, type Papers } from './draft';
 import type { DraftStep } from './draftStep';
+import { type Apart, NOT_APART } from './spots';
 
 /** A question the papers leave open: two readings that come out equally well. */
 export interface OpenQuestion {
@@ -34,7 +35,7 @@ export interface Interpretation {
 }
 
 /** What counts against a reading. */
-const AGAINST = { stop: 10, warn: 3, note: 0.2, impossible: 20, wrongSide: 6 } as const;
+const AGAINST = { stop: 10, warn: 3, note: 0.2, impossible: 20, wrongSide: 6, covered: 4 } as const;
 /** Readings tried at most: a sheet of forty steps is read within seconds. */
 const MOST_TRIED = 60;
 const ROUNDS = 2;
@@ -57,13 +58,25 @@ export function interpret(
 ): Interpretation {
   const settled = new Map<number, Face>(answers);
   let tried = 0;
-  const judge = (faces: ReadonlyMap<number, Face>): { draft: Draft; outcome: Tried; score: number } => {
+  const judge = (faces: ReadonlyMap<number, Face>, apart: Apart): Judged => {
     tried++;
-    const draft = draftOf(papers, faces);
+    const draft = draftOf(papers, faces, apart);
     const outcome = tryOut(draft.item, shop);
     return { draft, outcome, score: against(outcome) };
   };
-  let best = judge(settled);
+  let apart = NOT_APART;
+  let best = judge(settled, apart);
+  // Nobody lays a cloth to cover it wholly with another: the two lie side by side, where that can be stitched.
+  const together = coveredWith(best.outcome.item, best.outcome.seen);
+  if (together.length > 0) {
+    const names = new Set(
+      papers.sheet.pieces.filter((_, at) => together.includes(`piece-${at + 1}`)).map(({ name }) => name)
+    );
+    for (const by of ['row', 'column'] as const) {
+      const beside = judge(settled, { pieces: names, by });
+      if (beside.score < best.score - EQUAL) [best, apart] = [beside, { pieces: names, by }];
+    }
+  }
   const equal = new Set<number>();
   for (let round = 0; round < ROUNDS; round++) {
     let better = false;
@@ -71,7 +84,7 @@ export function interpret(
       if (answers.has(action) || tried >= MOST_TRIED) continue;
       const now = faceOf(best.draft, action);
       const other: Face = now === 'up' ? 'down' : 'up';
-      const turned = judge(new Map(settled).set(action, other));
+      const turned = judge(new Map(settled).set(action, other), apart);
       if (turned.score < best.score - EQUAL) {
         settled.set(action, other);
         best = turned;
@@ -112,6 +125,13 @@ function hasSides(item: Item, { steps }: Draft, action: number): boolean {
   );
 }
 
+/** A reading with how it comes out. */
+interface Judged {
+  draft: Draft;
+  outcome: Tried;
+  score: number;
+}
+
 /** An item simulated and checked, with what one sees of it in the end. */
 interface Tried {
   item: Item;
@@ -135,7 +155,7 @@ function tryOut(item: Item, shop: Shop): Tried {
 }
 
 /** What speaks against an item: steps that cannot be done, findings, wrong sides that show. */
-function against({ findings, impossible, seen }: Tried): number {
+function against({ item, findings, impossible, seen }: Tried): number {
   const wrong = SIDES.flatMap((side) => seen[side]).filter(
     ({ rightSide, layer: { material } }) =>
       !rightSide && !isTwoSided(material.kind) && !isStabiliserKind(material.kind)
@@ -143,8 +163,35 @@ function against({ findings, impossible, seen }: Tried): number {
   return (
     impossible * AGAINST.impossible +
     wrong * AGAINST.wrongSide +
+    covered(item, seen).length * AGAINST.covered +
     findings.reduce((sum, { severity }) => sum + AGAINST[severity], 0)
   );
+}
+
+/** Cloth that was laid to be seen in front and does not show there in the end. */
+function covered({ pieces }: Item, { front, back, lining, hidden }: Outside): string[] {
+  const meant = (id: string): boolean =>
+    pieces.some(({ id: own, use, shows }) => own === id && use === 'applique' && shows === 'front');
+  const elsewhere = [...back, ...lining].map(({ layer }) => layer);
+  return [...new Set([...hidden, ...elsewhere])]
+    .filter(
+      (layer) =>
+        layer.where === 'above' &&
+        !isStabiliserKind(layer.material.kind) &&
+        meant(layer.pieceId) &&
+        !front.some((shown) => shown.layer === layer)
+    )
+    .map(({ pieceId }) => pieceId);
+}
+
+/** Such cloth and what lies over it, where both were laid as appliqué. */
+function coveredWith(item: Item, seen: Outside): string[] {
+  const under = covered(item, seen);
+  if (under.length === 0) return [];
+  const over = seen.front.flatMap(({ layer }) =>
+    item.pieces.some(({ id, use }) => id === layer.pieceId && use === 'applique') ? [layer.pieceId] : []
+  );
+  return [...under, ...over];
 }
 
 /** The item, its pieces shown where the simulation ends with them. */

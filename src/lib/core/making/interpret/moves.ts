@@ -22,6 +22,22 @@ export function withMoves(steps: readonly DraftStep[]): DraftStep[] {
   };
   for (const step of steps) {
     const { op } = step;
+    if (!('stop' in op) && op.do === 'hoop' && now.hoop !== 'empty' && now.hoop !== 'out') {
+      const at = whole.findLastIndex((before) => 'stop' in before.op || before.op.do === 'hoop');
+      const first = whole[at]?.op;
+      // What is hooped before anything is stitched lies in the same ring.
+      if (first && 'do' in first && first.do === 'hoop') {
+        whole[at] = {
+          ...step,
+          ...whole[at],
+          op: { ...first, pieceIds: [...first.pieceIds, ...op.pieceIds] }
+        };
+        continue;
+      }
+      if (now.over) add({ do: 'turn-over' });
+      if (now.hoop === 'on') add({ do: 'hoop-off' });
+      add({ do: 'unhoop' });
+    }
     if ('stop' in op) {
       if (now.over && now.hoop === 'on') add({ do: 'hoop-off' });
       if (now.over) add({ do: 'turn-over' });

@@ -3,6 +3,7 @@ import { colourOf } from '$lib/core/reading/evidence';
 import { capitalised, type ThreadRack } from '$lib/core/reading/matching';
 import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
 import { closingOf } from './closing';
+import { materialOf } from './matter';
 import type { Pieces } from './placing';
 import { isBound, isSprayed, laysNext } from './ways';
 
@@ -32,6 +33,10 @@ export function opsOf(
   const closing = closingOf(sheet) ? 'closing' : 'outline';
   const title = capitalised(action.text).slice(0, 120);
   const isOut = sheet.actions.slice(0, at).some(({ action: before }) => before === 'unhoop');
+  const isClosed = sheet.actions.slice(0, at).some(({ action: before }) => before === 'close-opening');
+  const zip = pieces.id(
+    sheet.pieces.find((piece, nth) => /zip$/.test(materialOf(piece, nth).kind))?.name ?? null
+  );
   const other: Operation = { do: 'other', title, seconds: 30 };
   switch (action.action) {
     case 'hoop':
@@ -133,6 +138,9 @@ export function opsOf(
       return [{ do: 'bobbin' }];
     case 'turn-through':
       if (pieces.envelope !== undefined) return [{ do: 'turn-through', pieceId: pieces.envelope }];
+      // Once the opening is closed, or where there is none, lined work is turned through its zip.
+      if (zip && (isClosed || closingOf(sheet)?.opens === false))
+        return [{ do: 'turn-through', pieceId: zip }];
       return closing === 'closing' ? [{ do: 'turn-through', lineId: closing }] : [other];
     case 'close-opening':
       return [

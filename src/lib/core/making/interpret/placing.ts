@@ -4,7 +4,7 @@ import type { DraftStep } from './draftStep';
 import type { SeamLine } from './lines';
 import { closingOf } from './closing';
 import { materialOf } from './matter';
-import { type Spot, spotsOf } from './spots';
+import { type Apart, NOT_APART, type Spot, spotsOf } from './spots';
 import { foldOf, hangs, isBound } from './ways';
 
 /** Mm that an edge laid along a seam reaches over it. */
@@ -32,12 +32,23 @@ export class Pieces {
   readonly #size: { width: number; height: number };
   readonly #edges = new Map<string, { lineId: string; body: 'up' | 'down'; flipsTo: string | null }>();
 
-  constructor(sheet: SheetReading, size: { width: number; height: number }) {
+  constructor(sheet: SheetReading, size: { width: number; height: number }, apart: Apart = NOT_APART) {
     this.#sheet = sheet;
     this.#size = size;
     const flips = sheet.actions.filter(({ action }) => action === 'flip');
     flips.forEach((flip, at) => this.#seamOf(flip, at, flips.length));
-    this.spots = spotsOf(sheet, size, (name) => isBound(this.#sheet, name) || this.#edges.has(name));
+    const placed = (name: string): boolean =>
+      isBound(this.#sheet, name) || this.#edges.has(name) || this.#rimOf(name) !== undefined;
+    this.spots = spotsOf(sheet, size, placed, apart);
+  }
+
+  /** The size of all that is stitched. */
+  get reach(): { width: number; height: number } {
+    const { width, height } = this.#size;
+    return {
+      width: Math.max(width, ...this.spots.map((spot) => 2 * Math.abs(spot.x) + spot.width)),
+      height: Math.max(height, ...this.spots.map((spot) => 2 * Math.abs(spot.y) + spot.height))
+    };
   }
 
   /** The line on which a stop sews, where a small piece is laid before it, or after it to be placed. */
@@ -173,15 +184,16 @@ export class Pieces {
     if (hangs(this.#sheet, this.#size, name)) return { lineId: 'rim-bottom', body: 'down' };
     if (!this.#isPart(name) || isBound(this.#sheet, name)) return undefined;
     const lay = this.#sheet.actions.find(({ action, piece }) => action === 'lay' && piece === name);
-    const said = `${lay?.text ?? ''} ${name}`;
-    if (/\b(?:at|along|to|with|on) (?:the )?(?:top|upper)|^(?:upper|top)\b|edges? at the top/i.test(said))
-      return { lineId: 'rim-top', body: 'down' };
-    if (
-      /\b(?:at|along|to|with|on) (?:the )?(?:bottom|lower)|^(?:lower|bottom)\b|edges? at the bottom/i.test(
-        said
-      )
-    )
-      return { lineId: 'rim-bottom', body: 'up' };
+    const said = lay?.text ?? '';
+    const edge = (words: string): boolean =>
+      new RegExp(
+        `\\b(?:at|along|to|with|on) the (?:${words})\\b|\\bedges? (?:at|along) (?:the )?(?:${words})\\b`,
+        'i'
+      ).test(said);
+    const isUpper = /^(?:upper|top)\b/i.test(name);
+    const isLower = /^(?:lower|bottom)\b/i.test(name);
+    if (isUpper || (!isLower && edge('top|upper'))) return { lineId: 'rim-top', body: 'down' };
+    if (isLower || edge('bottom|lower')) return { lineId: 'rim-bottom', body: 'up' };
     return undefined;
   }
 

@@ -3,8 +3,8 @@ import type { SheetReading } from '$lib/core/reading/sheets';
 type SheetPiece = SheetReading['pieces'][number];
 type Sheet = Pick<SheetReading, 'pieces' | 'actions' | 'sentences'>;
 
-/** A piece this many times as large as the outline, both ways, hangs from it. */
-const HANGS = 2;
+/** A piece this many times as wide and as high as the outline hangs from it, if it is so many times as large. */
+const HANGS = { side: 1.3, area: 3.5 };
 const BOUND = /\b(?:ribbon|cord|elastic|strap|webbing|loop|string)\b/i;
 
 /** Whether what is laid now was sprayed right before. */
@@ -31,7 +31,11 @@ export function laysNext(sheet: Sheet, at: number): boolean {
 export function hangs(sheet: Sheet, size: { width: number; height: number }, name: string): boolean {
   const cut = sheet.pieces.find((each) => each.name === name)?.cut;
   if (cut?.heightMm == null) return false;
-  return cut.widthMm > HANGS * size.width && cut.heightMm > HANGS * size.height;
+  return (
+    cut.widthMm > HANGS.side * size.width &&
+    cut.heightMm > HANGS.side * size.height &&
+    cut.widthMm * cut.heightMm > HANGS.area * size.width * size.height
+  );
 }
 
 /** The size a piece has once it is folded in half, mm; undefined where it is not. */

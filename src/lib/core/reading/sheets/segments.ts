@@ -1,3 +1,5 @@
+import { tellsOf } from './withoutVerb';
+
 /** A part of a sentence that asks for one thing, with where it stands. */
 export interface Segment {
   /** As written, without words that only lead over. */
@@ -78,7 +80,8 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
     if (isNot) segments.push({ text: part, kind: 'not' });
     else if (begins && !(reason && !/^(?:while|before)\b/i.test(part)))
       segments.push({ text: bare, kind: 'plain' });
-    else if (isNominal(bare)) segments.push({ text: bare, kind: 'plain' });
+    else if (isNominal(bare) || (!reason && !leads && isThing(bare) && tellsOf(bare)))
+      segments.push({ text: bare, kind: 'plain' });
     else if (
       /\b(?:and|then)\b/i.test(part) &&
       last &&

@@ -22,6 +22,18 @@ const PARTICIPLES: Readonly<Record<string, string>> = {
 const PASSIVE =
   /\b(?:is|are|gets?)\s+(?:now\s+|then\s+|next\s+|also\s+)?(laid|placed|put|taped|trimmed|pinned|flipped|folded|pressed|sprayed|glued|fused|hooped|torn|rinsed|clipped)\b/i;
 
+const GOING = /\b(?:goes|go|comes|come)\s+(?:now\s+|then\s+|next\s+|also\s+)?/i;
+
+/**
+ * Whether words that begin with a piece tell what is done with it: “the back goes face down on top”, “the felt is hooped”.
+ *
+ * @example
+ * tellsOf('the back goes face down on top') // true
+ */
+export function tellsOf(text: string): boolean {
+  return GOING.test(text) || PASSIVE.test(text);
+}
+
 /**
  * What a part of a sentence asks for that has no verb of the craft in front, as one that has: “the back goes face down on
  * top” is “lay the back face down on top”.
@@ -31,7 +43,7 @@ const PASSIVE =
  */
 export function askedWithoutVerb(text: string, first: Mention | undefined): string | undefined {
   if (!first) return undefined;
-  const going = /\b(?:goes|go|comes|come)\s+(?:now\s+|then\s+|next\s+|also\s+)?/i.exec(text);
+  const going = GOING.exec(text);
   if (going) return `lay ${text.slice(first.at, first.end)} ${text.slice(going.index + going[0].length)}`;
   const passive = PASSIVE.exec(text);
   if (passive?.[1]) {
