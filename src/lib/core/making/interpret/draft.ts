@@ -17,8 +17,9 @@ import { FIRST_HOOPING, inHoopings } from './hoopings';
 import { linesFor, outlineSize } from './lines';
 import { together, withMoves } from './moves';
 import { closingOf } from './closing';
-import { opsOf, type Settled, threadName } from './operations';
+import { opsOf, threadName } from './operations';
 import { Pieces } from './placing';
+import type { Settled } from './settled';
 import { type Apart, NOT_APART } from './spots';
 
 /** What an item is made from: a sheet, and the rows of its chart where there is one. */
@@ -53,7 +54,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map(), apart: Apa
   const threads = new ThreadRack();
   const size = outlineSize(sheet, papers.size);
   const pieces = new Pieces(sheet, size, apart);
-  const stops = stopsOf(papers, threads, pieces);
+  const stops = stopsOf(papers, threads, pieces, settled);
   const lines = linesFor(size, pieces.seams, closingOf(sheet), FIRST_HOOPING);
   for (const { id, name, top, bottom } of pieces.panels)
     lines.push({
@@ -180,7 +181,7 @@ function markHalts({ steps, files }: Item): void {
 }
 
 /** Stops of the sheet and of the chart: numbers that both have are one stop, counts and colours are the chart’s. */
-function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): Stop[] {
+function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces, settled: Settled): Stop[] {
   const numbers = [
     ...new Set([...sheet.stops.map(({ n }) => n), ...rows.map(({ number }, at) => number ?? at + 1)])
   ].sort((a, b) => a - b);
@@ -190,7 +191,8 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): 
     const said = sheet.stops.find(({ n }) => n === number);
     const row = rows.find((each, at) => (each.number ?? at + 1) === number);
     // Work is turned through its last seam; what holds a folded back is part of it.
-    const role = number === closing || pieces.isEnvelopeSeam(number) ? 'closing-seam' : roleOf(said, row);
+    const isClosing = number === closing || (closing !== null && pieces.joinsBack(number, settled));
+    const role = isClosing || pieces.isEnvelopeSeam(number) ? 'closing-seam' : roleOf(said, row);
     const changed = sheet.actions.findLast(
       ({ action, after }) => action === 'change-thread' && after === number - 1
     );
@@ -223,11 +225,15 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces): 
       lineIds: [
         pieces.seamBefore(number) ??
           (ON_DESIGN.has(role) ? undefined : pieces.spotAt(number)) ??
-          (number === closing ? 'closing' : ON_DESIGN.has(role) ? 'design' : 'outline')
+          (isClosing && (number === closing || pieces.zip === undefined)
+            ? 'closing'
+            : ON_DESIGN.has(role)
+              ? 'design'
+              : 'outline')
       ],
       halts: true,
       protected: role === 'satin-edge',
-      through: number === closing || /\b(?:through (?:everything|all)|all layers)\b/i.test(said?.text ?? '')
+      through: isClosing || /\b(?:through (?:everything|all)|all layers)\b/i.test(said?.text ?? '')
     };
   });
 }

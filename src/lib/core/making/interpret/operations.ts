@@ -1,10 +1,10 @@
-import { type Face, HARDWARE, type Operation } from '$lib/core/documents/item';
+import { HARDWARE, type Operation } from '$lib/core/documents/item';
 import { colourOf } from '$lib/core/reading/evidence';
 import { capitalised, type ThreadRack } from '$lib/core/reading/matching';
 import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
 import { closingOf } from './closing';
-import { materialOf } from './matter';
 import type { Pieces } from './placing';
+import type { Settled } from './settled';
 import { isBound, isSprayed, laysNext } from './ways';
 
 /** Strips of tape where the sheet says no number. */
@@ -12,9 +12,6 @@ export const TAPE = 4;
 /** Mm left outside a cut where the sheet says no figure. */
 const CLOSE = 2;
 const SEAM = 6;
-
-/** What the sheet leaves open and a reading settles: the face of each laying, by place of its action. */
-export type Settled = ReadonlyMap<number, Face>;
 
 export interface Making {
   pieces: Pieces;
@@ -34,9 +31,7 @@ export function opsOf(
   const title = capitalised(action.text).slice(0, 120);
   const isOut = sheet.actions.slice(0, at).some(({ action: before }) => before === 'unhoop');
   const isClosed = sheet.actions.slice(0, at).some(({ action: before }) => before === 'close-opening');
-  const zip = pieces.id(
-    sheet.pieces.find((piece, nth) => /zip$/.test(materialOf(piece, nth).kind))?.name ?? null
-  );
+  const { zip } = pieces;
   const other: Operation = { do: 'other', title, seconds: 30 };
   switch (action.action) {
     case 'hoop':

@@ -4,8 +4,9 @@ import type { DraftStep } from './draftStep';
 import type { SeamLine } from './lines';
 import { closingOf } from './closing';
 import { materialOf } from './matter';
+import type { Settled } from './settled';
 import { type Apart, NOT_APART, type Spot, spotsOf } from './spots';
-import { foldOf, hangs, isBound } from './ways';
+import { foldOf, hangs, isBound, isQuiet } from './ways';
 
 /** Mm that an edge laid along a seam reaches over it. */
 const SEAM = 6;
@@ -159,6 +160,27 @@ export class Pieces {
     });
   }
 
+  /** The zip, through which lined work is turned. */
+  get zip(): string | undefined {
+    const zip = this.#sheet.pieces.find((piece, at) => /zip$/.test(materialOf(piece, at).kind));
+    return zip && this.id(zip.name);
+  }
+
+  /** Whether a stop sews cloth on that was laid right sides together with the whole front, and is not flipped. */
+  joinsBack(stop: number, settled: Settled): boolean {
+    return this.#sheet.actions.some(
+      ({ action, piece, after, where, faceFromAbove }, at) =>
+        action === 'lay' &&
+        piece !== null &&
+        after === stop - 1 &&
+        where !== 'below' &&
+        (faceFromAbove ?? settled.get(at)) === 'down' &&
+        this.placing(piece).covers === 'outline' &&
+        this.flipped(piece) === undefined &&
+        !isQuiet(this.#sheet, piece)
+    );
+  }
+
   id(name: string | null): string | undefined {
     const at = this.#sheet.pieces.findIndex((piece) => piece.name === name);
     return at < 0 ? undefined : `piece-${at + 1}`;
@@ -250,7 +272,6 @@ export class Pieces {
       if (!how) return [];
       const material = materialOf(piece, at);
       const bound = isBound(this.#sheet, piece.name);
-      const isQuiet = material.kind === 'batting' || piece.role !== null;
       const fold = foldOf(this.#sheet, piece);
       const edge = this.#edges.get(piece.name);
       const cut = piece.cut;
@@ -282,7 +303,7 @@ export class Pieces {
                     : 'applique',
           covers,
           shows:
-            isQuiet || bound
+            isQuiet(this.#sheet, piece.name) || bound
               ? 'nothing'
               : how.below ||
                   id === behind ||

@@ -1,4 +1,5 @@
 import type { SheetReading } from '$lib/core/reading/sheets';
+import { materialOf } from './matter';
 
 type SheetPiece = SheetReading['pieces'][number];
 type Sheet = Pick<SheetReading, 'pieces' | 'actions' | 'sentences'>;
@@ -59,4 +60,10 @@ export function foldOf(
 export function isBound(sheet: Sheet, name: string): boolean {
   const piece = sheet.pieces.find((each) => each.name === name);
   return piece !== undefined && BOUND.test(`${piece.name} ${piece.material ?? ''}`);
+}
+
+/** Whether a piece is batting, stabiliser or film, which nobody looks for in the end. */
+export function isQuiet(sheet: Sheet, name: string): boolean {
+  const piece = sheet.pieces.find((each) => each.name === name);
+  return piece !== undefined && (piece.role !== null || materialOf(piece, 0).kind === 'batting');
 }
