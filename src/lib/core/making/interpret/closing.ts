@@ -5,6 +5,10 @@ export function closingOf({ actions, sentences }: SheetReading): { opens: boolea
   if (!actions.some(({ action }) => action === 'turn-through')) return null;
   const opens =
     actions.some(({ action }) => action === 'close-opening') ||
-    sentences.some(({ text }) => /\b(?:opening|gap)\b/i.test(text) && !/\bno (?:opening|gap)\b/i.test(text));
+    sentences.some(
+      ({ text }) =>
+        (/\b(?:opening|gap)\b/i.test(text) && !/\bno (?:opening|gap)\b/i.test(text)) ||
+        /\bleav(?:e|es|ing)\b.*\bopen\b|\b(?:stays|is left) open\b/i.test(text)
+    );
   return { opens };
 }

@@ -3,6 +3,7 @@ import type { Shop } from '$lib/core/documents/shop';
 import { type Finding, review } from '$lib/core/making/checks';
 import { type Outside, outside } from '$lib/core/making/stack';
 import { type Draft, draftOf, type Papers } from './draft';
+import { withCopies } from './copies';
 import type { DraftStep } from './draftStep';
 import { type Apart, NOT_APART } from './spots';
 
@@ -36,6 +37,8 @@ export interface Interpretation {
 
 /** What counts against a reading. */
 const AGAINST = { stop: 10, warn: 3, note: 0.2, impossible: 20, wrongSide: 6, covered: 4 } as const;
+/** What sheets leave to the maker and is no mistake of theirs: how a piece is held. The item’s own sheet says it. */
+const UNSAID = /^upper-tape\//;
 /** Readings tried at most: a sheet of forty steps is read within seconds. */
 const MOST_TRIED = 60;
 const ROUNDS = 2;
@@ -52,10 +55,11 @@ const EQUAL = 0.5;
  * interpret(papers, shop).item.steps.length
  */
 export function interpret(
-  papers: Papers,
+  { sheet, ...rest }: Papers,
   shop: Shop,
   answers: ReadonlyMap<number, Face> = new Map()
 ): Interpretation {
+  const papers = { ...rest, sheet: withCopies(sheet) };
   const settled = new Map<number, Face>(answers);
   let tried = 0;
   const judge = (faces: ReadonlyMap<number, Face>, apart: Apart): Judged => {
@@ -101,7 +105,7 @@ export function interpret(
     item,
     steps: draft.steps,
     ends: endsOf({ findings, ...end }),
-    findings: findings.filter(({ severity }) => severity !== 'note'),
+    findings: findings.filter(({ severity, code }) => severity !== 'note' && !UNSAID.test(code)),
     questions: [...equal].flatMap((action) => {
       const piece = papers.sheet.actions[action]?.piece;
       return piece && hasSides(item, draft, action) ? [{ action, piece, taken: faceOf(draft, action) }] : [];

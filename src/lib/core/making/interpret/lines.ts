@@ -82,7 +82,7 @@ export function linesFor(
 /** An opening in the middle of the lower edge, or as near to it as the path begins. */
 function opening(path: Path): Line['gaps'] {
   const length = pathLength(path);
-  const width = Math.min(OPENING, length / 6);
+  const width = Math.min(OPENING, length / 4);
   const from = length * 0.6 - width / 2;
   return [{ from, to: from + width }];
 }

@@ -13,6 +13,8 @@ const SEAM = 6;
 /** And over the outline’s own edge. */
 const RIM = 12;
 
+/** Width of a ribbon of which only the length is said, mm. */
+const NARROW = 12;
 /** What lies doubled looks alike on both sides. */
 const LOOP = /\b(?:loop|strap|handle)\b/i;
 
@@ -194,11 +196,19 @@ export class Pieces {
   } {
     const edge = name === null ? undefined : this.#edges.get(name);
     if (edge) return { over: 0, edge: { lineId: edge.lineId, body: edge.body, allowance: SEAM } };
+    if (name !== null && this.#isTied(name))
+      return { over: 0, edge: { lineId: 'rim-top', body: 'down', allowance: RIM } };
     const spot = this.spots.find(({ piece }) => piece === name);
     if (spot) return { covers: spot.id, over: 0 };
     const rim = name === null ? undefined : this.#rimOf(name);
     if (rim) return { over: 0, edge: { lineId: rim.lineId, body: rim.body, allowance: RIM } };
     return this.#coversOutline(name) ? { covers: 'outline', over: 0 } : { over: 0 };
+  }
+
+  /** Whether a piece is a loop or a short ribbon, whose ends the outline catches. */
+  #isTied(name: string): boolean {
+    const cut = this.#sheet.pieces.find((piece) => piece.name === name)?.cut;
+    return isBound(this.#sheet, name) && cut?.heightMm === null && cut.widthMm < this.#size.width * 1.5;
   }
 
   /** The side of the outline along which a part lies that no seam places: “raw edges at the top”. */
@@ -208,10 +218,8 @@ export class Pieces {
     const lay = this.#sheet.actions.find(({ action, piece }) => action === 'lay' && piece === name);
     const said = lay?.text ?? '';
     const edge = (words: string): boolean =>
-      new RegExp(
-        `\\b(?:at|along|to|with|on) the (?:${words})\\b|\\bedges? (?:at|along) (?:the )?(?:${words})\\b`,
-        'i'
-      ).test(said);
+      new RegExp(`\\b(?:at|along|to|with|on|matching|meeting|against) the (?:${words})\\b`, 'i').test(said) ||
+      new RegExp(`\\bedges? (?:at|along) (?:${words})\\b`, 'i').test(said);
     const isUpper = /^(?:upper|top)\b/i.test(name);
     const isLower = /^(?:lower|bottom)\b/i.test(name);
     if (isUpper || (!isLower && edge('top|upper'))) return { lineId: 'rim-top', body: 'down' };
@@ -322,11 +330,13 @@ export class Pieces {
           ...(bound && { bound }),
           overrides: how.hooped
             ? {}
-            : cut
-              ? { width: cut.widthMm, height: cut.heightMm ?? 10 }
-              : covers === null
-                ? { width: 12, height: 80 }
-                : {}
+            : cut && this.#isTied(piece.name)
+              ? { width: NARROW, height: LOOP.test(piece.name) ? cut.widthMm / 2 : cut.widthMm }
+              : cut
+                ? { width: cut.widthMm, height: cut.heightMm ?? 10 }
+                : covers === null
+                  ? { width: 12, height: 80 }
+                  : {}
         }
       ];
     });

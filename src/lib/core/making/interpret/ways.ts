@@ -46,7 +46,7 @@ export function foldOf(
 ): { width: number; height: number } | undefined {
   const at = sheet.actions.findIndex(({ action, piece }) => action === 'fold' && piece === name);
   const fold = sheet.actions[at];
-  const sentence = fold && sheet.sentences[fold.sentence]?.text;
+  const sentence = fold && `${sheet.sentences[fold.sentence]?.text ?? ''} ${fold.text}`;
   if (!fold || sentence === undefined || !/\bhalf\b/i.test(sentence) || cut?.heightMm == null)
     return undefined;
   const laid = sheet.actions.findIndex(({ action, piece }) => action === 'lay' && piece === name);

@@ -14,6 +14,9 @@ import { askedWithoutVerb } from './withoutVerb';
 
 const OF_THE_ITEM: ReadonlySet<ActionKind> = new Set(['press', 'turn-through', 'rinse', 'dry']);
 const SURE = 0.85;
+const SAME_WITH =
+  /^(?:then\s+)?(?:do|repeat)\s+(?:the same|this|that|it)\s+(?:with|for|to|on)\s+(.+?)[.!]?$/i;
+
 /**
  * Reads sentences as actions and stops, in order; what words leave out is taken from what was said before: “it” is the last
  * piece, “the tape” lies on what was taped, and below is where the hoop has been turned over.
@@ -66,9 +69,36 @@ class Reader {
     const optional = OPTIONAL.test(sentence.text);
     const isThing = (part: string): boolean =>
       this.#things.mentions(part).some(({ at }) => at <= 8) || /^(?:the\s+)?(?:fabrics|cloths)\b/.test(part);
-    for (const { text, kind } of segmentsOf(sentence.text, isThing))
+    const again = SAME_WITH.exec(sentence.text)?.[1];
+    if (again !== undefined) {
+      this.#again({ sentence, text: sentence.text, optional }, again);
+      return;
+    }
+    for (const { text, kind } of segmentsOf(this.#labelled(sentence), isThing))
       if (kind !== 'not') this.#segment({ sentence, text, optional });
     for (const run of this.#deferred.splice(0)) run();
+  }
+
+  /** “Loop: fold it in half”: a label names what the sentence is about. */
+  #labelled({ text, index }: Sentence): string {
+    const label = /^([^:.]{2,40}):\s+(?=\p{L})/u.exec(text);
+    const named = label?.[1] === undefined ? undefined : this.#things.mentions(label[1])[0];
+    if (!label?.[1] || namesStop(label[1]) || !named || named.end - named.at < label[1].length - 6)
+      return text;
+    this.#now.speakOf(index, [named.piece]);
+    return text.slice(label[0].length);
+  }
+
+  /** “Do the same with C”: what the sentence before asked for, with another piece. */
+  #again(said: Said, words: string): void {
+    const piece = this.#things.mentions(words)[0]?.piece ?? this.#things.takeUp(words);
+    const before = this.actions.at(-1)?.sentence;
+    if (!piece || before === undefined) return;
+    for (const { action, piece: own, where, face, faceFromAbove, is, text } of this.actions.filter(
+      ({ sentence }) => sentence === before
+    ))
+      this.#add({ ...said, text }, action, own === null ? null : piece, { where, face, faceFromAbove, is });
+    this.#now.speakOf(said.sentence.index, [piece]);
   }
 
   #segment(said: Said): void {
@@ -127,6 +157,7 @@ class Reader {
   }
 
   #run(n: number, { sentence: { index: sentence }, text }: Said): void {
+    this.#now.laidSince.clear();
     this.stops.push({ n, role: 'decoration', confidence: 0, sentence, text });
   }
 
@@ -221,7 +252,16 @@ class Reader {
       this.#add(said, action, this.#named(text) ?? this.#item, more);
       return;
     }
-    const pieces = objectsOf(this.#things, action, text, this.#now);
+    const loose = this.#now.laid.filter(
+      (piece) => this.#now.laidSince.has(piece) && !this.#now.taped.includes(piece)
+    );
+    // A sentence that only says “Tape.” means all that was laid since the last stop.
+    const pieces =
+      action === 'tape' &&
+      /^tape(?: (?:it|them|both|all))?(?: down)?$/i.test(said.sentence.text.replace(/[.!]$/, '')) &&
+      loose.length > 0
+        ? loose
+        : objectsOf(this.#things, action, text, this.#now);
     const where = this.#whereOf(action, text);
     const side = action === 'lay' || action === 'insert-ribbon' ? facing(text, where === 'below') : {};
     for (const piece of pieces.length > 0 ? pieces : [null]) {
@@ -263,6 +303,7 @@ class Reader {
           ? { face: 'up', faceFromAbove: this.#now.over ? 'down' : 'up', where: this.#now.here }
           : {};
       this.#add(said, action, piece, { ...more, ...side, where, ...at, ...flipped });
+      if (action === 'lay') this.#now.laidSince.add(piece);
       if (action === 'lay' && isNew) this.#now.laid.push(piece);
       if (action === 'lay') this.#now.sides.set(piece, where);
       if (action === 'tape' && !this.#now.taped.includes(piece)) this.#now.taped.push(piece);

@@ -112,7 +112,9 @@ export function barred(lines: readonly PaperLine[]): FlowLine[] | undefined {
  * next one.
  */
 export function numberedTable(lines: readonly PaperLine[]): SheetStep[] | undefined {
-  const marked = lines.filter(({ text }) => /^\s*\|.*\|/.test(text));
+  const bars = lines.filter(({ text }) => (text.match(/\|/g) ?? []).length >= 2);
+  const isRuled = bars.length >= 4 && bars.length >= 0.5 * lines.length;
+  const marked = lines.filter(({ text }) => (isRuled ? /\|.*\|/.test(text) : /^\s*\|.*\|/.test(text)));
   if (marked.length >= 4) return markedTable(marked);
   const isNumber = (text: string): boolean => /^#?[A-Z]?\d{1,3}[.):]?$/.test(text);
   const heads = lines.flatMap((line, at) => {
@@ -168,7 +170,9 @@ function columnStarts(rows: readonly PaperLine['cells'][]): number[] {
   return starts;
 }
 
-/** A table marked with bars on both sides: a row whose first cell is empty goes on with the one above. */
+const OF_MACHINE = /^(?:machine|stop|colou?r)/i;
+
+/** A table marked with bars between its cells: a row whose first cell is empty goes on with the one above. */
 function markedTable(lines: readonly PaperLine[]): SheetStep[] | undefined {
   const steps: SheetStep[] = [];
   let heads: string[] = [];
@@ -185,14 +189,20 @@ function markedTable(lines: readonly PaperLine[]): SheetStep[] | undefined {
         number: first.replace(/[*_]/g, ''),
         section: null,
         parts: rest.flatMap((cell, at) => {
+          // Rows may be counted by the stops themselves.
+          if (at === 0 && OF_MACHINE.test(heads[0] ?? '') && !/^0+$/.test(first))
+            return [{ text: `Stop ${first}: ${cell}`, lines: [line] }];
           if (cell === '' || /^[-–—]$/.test(cell)) return [];
           // What the machine does is numbered without a word.
-          const isStop = /^(?:machine|stop|colou?r)/i.test(heads[at + 1] ?? '') && /^\d+\b/.test(cell);
+          const isStop = OF_MACHINE.test(heads[at + 1] ?? '') && /^\d+\b/.test(cell);
           return [{ text: isStop ? `Stop ${cell}` : cell, lines: [line] }];
         })
       });
     else if (steps.length === 0) heads = cells;
-    else if (first === '' && rest.length > 0) {
+    else if (first === '' && /^\p{Lu}/u.test(rest.join(''))) {
+      const text = rest.join(' ').trim();
+      steps.at(-1)?.parts.push({ text, lines: [line] });
+    } else if (first === '' && rest.length > 0) {
       const last = steps.at(-1)?.parts.at(-1);
       if (last) {
         last.text = joined(last.text, rest.join(' ').trim());

@@ -138,6 +138,7 @@ export const MEANINGS: readonly Meaning[] = [
     `^(?:take|lift|slide|slip)\\s+it\\s+(?:off|out of|from)\\b.*\\b(?:machine|arm)\\b`
   ),
   means('hoop', 'piece', `^(?:hoop|rehoop|re-hoop)\\s+(?!off|on\\b|back|goes|comes)`),
+  means('hoop', 'piece', `^(?:begin|start)\\s+with\\b.*\\bin\\s+(?:the\\s+|your\\s+)?${HOOP}\\b`),
   means(
     'hoop',
     'piece',
@@ -162,6 +163,7 @@ export const MEANINGS: readonly Meaning[] = [
     'none',
     `^(?:change|swap|exchange|switch)\\s+(?:the\\s+)?(?:top\\s+|upper\\s+)?(?:threads?|colou?rs?)\\b`
   ),
+  means('other', 'piece', `^thread\\b.*\\b(?:through|onto)\\b(?!.*\\bneedle)`, { is: 'tie' }),
   means('change-thread', 'none', `^(?:rethread|re-thread|thread)\\b`),
   means('change-thread', 'none', `^(?:put|load|use|take|set|pick)\\b.*\\bthreads?\\b`),
   // Tape and pins.
@@ -178,6 +180,14 @@ export const MEANINGS: readonly Meaning[] = [
     `^(?:pin\\b|(?:secure|hold|fix|fasten|keep|use)\\b.*\\bpins?\\b(?!.*\\bnot pins\\b))`
   ),
   // At the end.
+  means(
+    'close-opening',
+    'none',
+    `^(?:sew|stitch|topstitch|edgestitch|slip[\\s-]?stitch|close)\\b.*\\b(?:closed|shut|by hand)\\b(?!.*\\bzip)`,
+    {
+      thing: 'opening'
+    }
+  ),
   means(
     'close-opening',
     'none',
@@ -225,7 +235,11 @@ export const MEANINGS: readonly Meaning[] = [
     'piece',
     `^(?:remove|pull|take|peel|pick|lift)\\b(?!.*\\btapes?\\b).*\\b${STABILISER}\\b`
   ),
-  means('rinse', 'none', `^(?:rinse|soak|wash|dissolve)\\b`),
+  means(
+    'rinse',
+    'none',
+    `^(?:rinse|soak|wash|dissolve)\\b|^(?:dip|hold|run|swish|put)\\b.*\\b(?:in|into|under)\\s+(?:\\w+\\s+)?water\\b`
+  ),
   means('dry', 'piece', `^(?:dry|air-dry)\\b|^(?:let|leave|lay|hang|put)\\b.*\\b(?:dry|drying)\\b`),
   means(
     'other',
@@ -249,6 +263,7 @@ export const MEANINGS: readonly Meaning[] = [
     'piece',
     `^(?:open|close|unzip|zip|pull|move|slide|leave|run)\\b.*\\b(?:zips?|zippers?|sliders?|pulls?)\\b(?!.*\\btape\\b)|^(?:unzip|zip)\\b`
   ),
+  means('fold', 'piece', `^(?:press|iron)\\b.*\\bin half\\b`),
   means('lay', 'piece', `^press\\b.*\\b(?:onto|on to|over the|in place)\\b(?!.*\\bseam\\b)`),
   means('press', 'piece', `^(?:press|iron|finger-press|steam)\\b|^give\\b.*\\bpress\\b`),
   means('tape', 'piece', `^tape\\b`),
@@ -264,6 +279,7 @@ export const MEANINGS: readonly Meaning[] = [
     'piece',
     `^(?:trim|pare|grade)\\b|^cut\\s+(?:away|back|off|down|close|the\\s+excess)\\b|^cut\\b.*\\b(?:away|close to|back to|down to|level|at a slant|along the|to\\s+\\d|off)\\b|^snip\\b`
   ),
+  means('flip', 'piece', `^(?:open|unfold)\\b(?!.*\\b(?:zip|${HOOP}|opening)\\b).*\\bout\\b`),
   means(
     'flip',
     'piece',

@@ -14,6 +14,8 @@ export class Memory implements Before {
   taped: SheetPiece[] = [];
   pinned: SheetPiece[] = [];
   laid: SheetPiece[] = [];
+  /** Those laid since the last stop ran. */
+  readonly laidSince = new Set<SheetPiece>();
   /** On which side of the hoop each piece was laid. */
   readonly sides = new Map<SheetPiece, 'above' | 'below' | null>();
   last: SheetPiece[] = [];

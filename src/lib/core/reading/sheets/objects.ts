@@ -33,7 +33,7 @@ export function objectsOf(
   { last, group, laid }: Before
 ): (SheetPiece | string)[] {
   const found = things.mentions(text);
-  const cover = /^(?:cover|overlay|replace|wrap)\b/i.test(text) ? text.search(/\bwith\b/i) : -1;
+  const cover = /^(?:cover|overlay|replace|wrap|begin|start)\b/i.test(text) ? text.search(/\bwith\b/i) : -1;
   const verb =
     /^\S+(?:\s+(?:up|down|on|in|out|off|away|back)(?=\s+(?:the|a|an|your|any|all|both)\b))?\s*/i.exec(
       text
@@ -69,6 +69,8 @@ export function objectsOf(
     (action === 'trim' || action === 'press' || action === 'cut-out' || action === 'cut-away')
   )
     return all.length > 0 ? all : [layers.toLowerCase()];
+  if (/^(?:the\s+|its\s+)*seams?\b/i.test(object) && (action === 'trim' || action === 'clip'))
+    return ['seam'];
   if (/^(?:the\s+|its\s+)*(?:fold|seam|crease)\b/i.test(object)) return last.slice(-1);
   // "Apply spray to the reverse of the felt".
   const of =

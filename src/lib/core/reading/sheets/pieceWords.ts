@@ -27,7 +27,7 @@ export function withHeads(pieces: readonly SheetPiece[]): SheetPiece[] {
     const isOwn = pieces.every(
       (other) => other === piece || (headOf(other) !== head && !other.words.includes(head))
     );
-    return isOwn && !NO_HEAD.test(head) && !piece.words.includes(head)
+    return isOwn && /^\p{L}{2}/u.test(head) && !NO_HEAD.test(head) && !piece.words.includes(head)
       ? { ...piece, words: [...piece.words, head] }
       : piece;
   });

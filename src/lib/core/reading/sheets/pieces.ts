@@ -1,68 +1,8 @@
-import { MM_PER_INCH, numberSaid } from '$lib/core/base/units';
+import { numberSaid } from '$lib/core/base/units';
 import type { PaperLine } from '$lib/core/reading/pages';
+import { entriesOf } from './entries';
+import { flat, LENGTH, type Sized, sizeIn, toMm } from './measures';
 import { type SheetPiece, withHeads, wordsFor } from './pieceWords';
-
-const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:[\s-]+\d+\/\d+)?|\d+\/\d+|\d*[½¼¾⅛⅜⅝⅞]`;
-const UNIT = String.raw`mm|cm|in\b\.?|inch(?:es)?|["″”]`;
-const TIMES = String.raw`\s*(?:[x×*]|by)\s*`;
-const SIZE = new RegExp(
-  `(${NUMBER})\\s*(${UNIT})?\\s*(?:wide|high|long|[wWhHlL]\\b)?${TIMES}(${NUMBER})\\s*(${UNIT})?(?:\\s*(?:high|long|wide|[wWhHlL]\\b))?`,
-  'i'
-);
-const LONG = new RegExp(`(${NUMBER})\\s*(${UNIT})\\s*(?:long|of it|length)?`, 'i');
-
-/** Whether a line states a size to cut. */
-export function saysSize(text: string): boolean {
-  return sizeIn(text) !== undefined;
-}
-
-interface Sized {
-  cut: NonNullable<SheetPiece['cut']>;
-  printed: string;
-  at: number;
-}
-
-/** Blanks run together, so that no pattern tries them in every way. */
-function flat(text: string): string {
-  return text.replace(/\s+/g, ' ');
-}
-
-function sizeIn(written: string): Sized | undefined {
-  const text = flat(written);
-  const found = SIZE.exec(text);
-  if (!found?.[1] || !found[3]) return undefined;
-  // "180 x 200" alone is millimetres: nothing is cut that large in inches.
-  const isLarge = Number(found[1]) >= 30 && Number(found[3]) >= 30;
-  const unit = found[4] ?? found[2] ?? (isLarge ? 'mm' : undefined);
-  if (unit === undefined) return undefined;
-  const [widthMm, heightMm] = [toMm(found[1], found[2] ?? unit), toMm(found[3], unit)];
-  return { cut: { widthMm, heightMm }, printed: found[0].trim(), at: found.index };
-}
-
-/** "5 1/4 in" or "5¼ in" as mm. */
-function toMm(digits: string, unit: string): number {
-  const FRACTIONS: Readonly<Record<string, number>> = {
-    '½': 0.5,
-    '¼': 0.25,
-    '¾': 0.75,
-    '⅛': 0.125,
-    '⅜': 0.375,
-    '⅝': 0.625,
-    '⅞': 0.875
-  };
-  let value = 0;
-  for (const part of digits
-    .replace(/([½¼¾⅛⅜⅝⅞])/, ' $1')
-    .trim()
-    .split(/[\s-]+/)) {
-    const [over, under] = part.split('/');
-    value +=
-      FRACTIONS[part] ??
-      (under === undefined ? Number(part.replace(',', '.')) : Number(over) / Number(under));
-  }
-  const each = /^mm/i.test(unit) ? 1 : /^cm/i.test(unit) ? 10 : MM_PER_INCH;
-  return Math.round(value * each * 100) / 100;
-}
 
 /** A list of more pieces, or a longer line, is none of a sheet. */
 const MOST_PIECES = 60;
@@ -87,7 +27,7 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
   const pieces: (SheetPiece & { isCounted: boolean })[] = [];
   const first = lines.findIndex(({ text }) => sizeIn(text) && !isOfTheWhole(text));
   let heads: Head[] = [];
-  for (const [at, { line, text: written, cells, tokens }] of lines.flatMap(listed).entries()) {
+  for (const [at, { line, text: written, cells, tokens }] of lines.flatMap(entriesOf).entries()) {
     const text = flat(written);
     if (text.length > LONGEST_LINE || pieces.length >= MOST_PIECES) continue;
     if (at < first && cells.length >= 2 && HEADS.test(text))
@@ -107,19 +47,6 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
     !top.isCounted &&
     others.filter(({ isCounted }) => isCounted).length >= 2;
   return withHeads(isThing ? others : pieces);
-}
-
-/** A line that lists several pieces, one behind the other, as one line for each. */
-function listed(line: PaperLine): PaperLine[] {
-  const parts = flat(line.text)
-    .replace(
-      /^\W*(?:materials?|supplies|you(?:['’]ll| will)? need|cut|what you need|pieces)\b[^:.]*:\s*/i,
-      ''
-    )
-    .split(/\s*[;|]\s*/)
-    .filter((part) => /\p{L}{2}/u.test(part));
-  if (parts.length < 2 || parts.filter((part) => saysSize(part)).length < 2) return [line];
-  return parts.map((text) => ({ ...line, text, tokens: [], cells: [{ text, x: 0, width: text.length }] }));
 }
 
 interface Head {
@@ -151,7 +78,9 @@ function pieceOn(
 ): (Omit<SheetPiece, 'line'> & { isCounted: boolean }) | undefined {
   if (isOfTheWhole(text)) return undefined;
   const long =
-    /^\W*(\d+(?:[.,]\d+)?)\s*(mm|cm|in(?:ch(?:es)?)?)\s+of\s+(?:\d+\s*mm\s+)?(\p{L}[\p{L}\s-]*)/iu.exec(text);
+    /^\W*(\d+(?:[.,]\d+)?)\s*(mm|cm|m|in(?:ch(?:es)?)?)\s+of\s+(?:\d+\s*mm\s+)?(\p{L}[\p{L}\s-]*)/iu.exec(
+      text
+    );
   if (long?.[1] && long[2] && long[3]) {
     const name = tidy(long[3]);
     return {
@@ -165,7 +94,7 @@ function pieceOn(
       words: wordsFor(name, null, null)
     };
   }
-  const sized = sizeIn(text) ?? longIn(text, cells);
+  const sized = sizeIn(text) ?? squareIn(text) ?? longIn(text, cells);
   if (!sized) return undefined;
   const rest = text.slice(0, sized.at) + ' ' + text.slice(sized.at + sized.printed.length);
   // A sentence that names a size on the way is no line of the list.
@@ -193,12 +122,20 @@ function pieceOn(
   };
 }
 
+/** A length alone that says both sides: “a square of felt, 4 1/2 in”. */
+function squareIn(text: string): Sized | undefined {
+  const found = /\bsquares?\b/i.test(text) ? new RegExp(LENGTH.source, 'i').exec(text) : null;
+  if (!found?.[1] || !found[2]) return undefined;
+  const side = toMm(found[1], found[2]);
+  return { cut: { widthMm: side, heightMm: side }, printed: found[0].trim(), at: found.index };
+}
+
 /** A length alone, as of a ribbon, where the line looks like one of a list. */
 function longIn(text: string, cells: readonly string[]): Sized | undefined {
   if (cells.length < 2 && !/^\W*\d+\s*[x×]?\s*\p{L}|[:–—]|^\s*[-•*]/u.test(text)) return undefined;
   if (!/\b(?:ribbon|cord|elastic|webbing|tape|zip(?:per)?|strap|lace|rope|velcro|binding)\b/i.test(text))
     return undefined;
-  const all = [...text.matchAll(new RegExp(LONG.source, 'gi'))];
+  const all = [...text.matchAll(new RegExp(LENGTH.source, 'gi'))];
   const found = all.at(-1);
   if (!found?.[1] || !found[2]) return undefined;
   return {
@@ -222,14 +159,20 @@ function countIn(text: string, cells: readonly string[]): { count: number; rest:
     /\b(\d{1,2})\s?[x×](?=[\s,;.)]|$)/.exec(text) ??
     /\b(\d{1,2})\s+(?:pieces?|pcs?|layers?|sheets?)\b/i.exec(text);
   if (found?.[1]) return { count: Math.max(1, Number(found[1])), rest: text.replace(found[0], ' ') };
-  const word = /^\W*(one|two|three|four|a|an)\b(?:\s+(?:layers?|pieces?|sheets?)\s+of)?\s+/i.exec(text);
+  // A size that was taken out leaves two blanks: “A 17 x 14 cm front” is piece A.
+  const word = /^\W*(one|two|three|four|a|an)\b(?:\s+(?:layers?|pieces?|sheets?)\s+of)?\s(?=\S)/i.exec(text);
   if (word?.[1]) return { count: numberSaid(word[1]) ?? 1, rest: text.replace(word[0], ' ') };
   return { count: 1, rest: text };
 }
 
 function tidy(text: string): string {
   return text
-    .replace(/^[\s•◦▪●·*–—>|:=-]+|[\s|,;:=–—.-]+$/g, '')
+    .replace(/^[\s•◦▪●·*–—>|:=,-]+|[\s|,;:=–—.-]+$/g, '')
+    .replace(/^each\b,?\s*/i, '')
+    .replace(
+      /^(?:squares?|pieces?|strips?|sheets?|layers?|lengths?|scraps?|rectangles?|circles?)\s+of\s+/i,
+      ''
+    )
     .replace(/\b(?:cut|size[ds]?|to|at|about|approx\.?|each)\s*$/i, '')
     .replace(/\(\s*\)/g, '')
     .replace(/[\s,;:|–—-]+$/g, '');
@@ -255,10 +198,14 @@ function byMarks(bare: string, cells: readonly string[]): Named | undefined {
   const letter = /^(?:(?:piece|fabric|part)\s+)?([A-Z])\b\s*[.):=,–—-]*\s*(?:\(?\s*)(.*?)\)?$/.exec(bare);
   if (letter?.[1] && letter[1] !== 'I')
     return { name: letter[1], material: letter[2] ? tidy(letter[2]) : null };
+  const only = /^\(([^)]+)\)$/.exec(bare)?.[1];
+  if (only !== undefined) return { name: tidy(only), material: null };
   const bracket = /^([^([]+?)\s*[([]([^)\]]+)[)\]]/.exec(bare);
   if (bracket?.[1] && bracket[2]) {
     const inside = bracket[2].trim();
     if (/^\d+\s?[x×]?$/.test(inside)) return { name: tidy(bracket[1]), material: null };
+    if (/^(?:pieces?|strips?|squares?|rectangles?|parts?)$/i.test(bracket[1].trim()))
+      return { name: tidy(inside), material: null };
     if (/^[A-Z]$/.test(inside)) return { name: inside, material: tidy(bracket[1]) };
     return { name: tidy(bracket[1]), material: tidy(inside) };
   }

@@ -10,7 +10,7 @@ export interface Segment {
 
 /** Verbs of the craft in their plain form; each begins a part of a sentence. */
 const VERBS =
-  'add adhere align anchor apply arrange attach baste bond bring burn butt button bury carry catch centre center change check clamp clean clip close coat collect continue cover crease cut dab detach discard dissolve do draw drop dry embroider ensure expose fasten feel feed fill finger-press finish fit fix flatten flip float fold free fuse gather get give glue go grade hammer hand-sew hand-stitch hang heat hold hook hoop insert iron join keep knot ladder-stitch lay leave let lift line load lock loosen lower make mark match mind mist mount move nick notch open overlap overlay pair pare park peel pin place poke pop position pour press pull punch push put quilt raise re-hoop re-thread reach reattach rehoop release remove repeat replace rest rethread return reverse rinse rip roll rotate rub run score screw seal seam secure see set sew shake shape shut skip slide slip slip-stitch slipstitch smooth snap snip soak spray spread square stabilise stabilize start staple steam stick stitch stop straighten stretch strip support swap switch tack take tap tape tear thread tie tighten topstitch trace transfer trim tuck turn unclip undo unfold unhook unhoop unpick unpin unroll untape unthread unwrap unzip use wait warm wash watch wet whip-stitch wind wipe work wrap zip'.split(
+  'add adhere align anchor apply arrange attach baste begin bond bring burn butt button bury carry catch centre center change check clamp clean clip close coat collect continue cover crease cut dab detach discard dip dissolve do draw drop dry embroider ensure expose fasten feel feed fill finger-press finish fit fix flatten flip float fold free fuse gather get give glue go grade hammer hand-sew hand-stitch hang heat hold hook hoop insert iron join keep knot ladder-stitch lay leave let lift line load lock loosen lower make mark match mind mist mount move nick notch open overlap overlay pair pare park peel pin place poke pop position pour press pull punch push put quilt raise re-hoop re-thread reach reattach rehoop release remove repeat replace rest rethread return reverse rinse rip roll rotate rub run score screw seal seam secure see set sew shake shape shut skip slide slip slip-stitch slipstitch smooth snap snip soak spray spread square stabilise stabilize start staple steam stick stitch stop straighten stretch strip support swap switch tack take tap tape tear thread tie tighten topstitch trace transfer trim tuck turn unclip undo unfold unhook unhoop unpick unpin unroll untape unthread unwrap unzip use wait warm wash watch wet whip-stitch wind wipe work wrap zip'.split(
     ' '
   );
 const VERB = new Set(VERBS);
@@ -56,6 +56,9 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
   const clean = sentence
     .replace(/[.!?]+["”’)]*$/, '')
     .replace(/\b(hand|slip|ladder|whip)\s+(stitch|sew)\b/gi, '$1-$2')
+    .replace(/\b((?:stitch|stop|colou?r)s?\s+\d+)\s*\([^)]*\)(?=\s*(?:and|,|to|–)\s*\d)/gi, '$1')
+    .replace(/\b(pin|clip|glue)\s+or\s+tape\b/gi, 'tape')
+    .replace(/\b(top|edge)[\s-](stitch)/gi, '$1$2')
     .trim();
   // "Stop 3: outline of the batting" only says what the stop is.
   if (/^(?:colou?r\s+)?stops?\s*#?\d+\s*(?:[:=(–—-]|is\b|draws\b|holds\b|sews\b)/i.test(clean))
@@ -75,7 +78,10 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
     const leads = /^(?:once|after|when|as soon as|before|while)\b/i.test(part);
     const bare = part.replace(/^(?:after|once|when|while|before)\s+/i, '').replace(LEADING, '');
     const reason = /^(?:so that|because|until|while|before|where|which|who|as it|since)\b/i.test(part);
-    const begins = verbOf(bare) !== undefined && (isVerb(bare.split(/[\s,]/)[0]) || leads);
+    const begins =
+      !HOW_IT_LIES.test(bare) &&
+      verbOf(bare) !== undefined &&
+      (isVerb(bare.split(/[\s,]/)[0]) || leads || /^(?:taping|pinning)\b/i.test(bare));
     const last = segments.at(-1);
     if (isNot) segments.push({ text: part, kind: 'not' });
     else if (begins && !(reason && !/^(?:while|before)\b/i.test(part)))
@@ -116,6 +122,10 @@ function plainly(text: string): string {
   const verb = verbOf(text);
   return verb === undefined || verb === word.toLowerCase() ? text : verb + text.slice(word.length);
 }
+
+/** Nouns that look like verbs: “fold in the middle”, “loop towards the centre”. */
+const HOW_IT_LIES =
+  /^(?:fold|loop|seam|hook|tape)\s+(?:in the (?:middle|centre|center)|towards?|facing|at the|pointing|level|flush)\b/i;
 
 /** A sentence of its own, with no verb of the craft in front: “the back goes face down on top”. */
 const TELLS = /\b(?:is|are|goes|go|comes|gets|get|will|has)\b/i;

@@ -1,5 +1,7 @@
 import type { PaperLine } from '$lib/core/reading/pages';
-import { saysSize } from './pieces';
+import { isList } from './entries';
+import { saysSize } from './measures';
+import { verbOf } from './segments';
 import { joined, type SheetStep } from './step';
 import { barred, type FlowLine, newspaperFlow, numberedTable } from './flow';
 
@@ -81,7 +83,8 @@ export function stepsOf(lines: readonly PaperLine[]): SheetStep[] {
 function startsOf(flow: readonly FlowLine[], style: Style): Map<number, Start> {
   const found = flow.flatMap(({ text }, at) => {
     const start = style(text);
-    return start && !saysSize(text) ? [{ at, start }] : [];
+    // A line of the list with its size is no step, unless it begins with what to do.
+    return start && (!saysSize(text) || verbOf(start.rest) !== undefined) ? [{ at, start }] : [];
   });
   const isBullet = found.every(({ start }) => start.value === null);
   if (isBullet) return new Map(found.map(({ at, start }) => [at, start]));
@@ -144,9 +147,10 @@ function isHeading(text: string): boolean {
 function paragraphs(flow: readonly FlowLine[]): SheetStep[] {
   const steps: SheetStep[] = [];
   for (const { line, text, gap } of flow) {
-    const isList =
+    const lists =
+      isList(text) ||
       /^\W*(?:materials?|supplies|you(?:['’]ll| will)? need|cut|what you need|pieces)\b[^.]*:/i.test(text);
-    if (isList || (saysSize(text) && !/[.!?]$/.test(text.trim()))) continue;
+    if (lists || (saysSize(text) && !/[.!?]$/.test(text.trim()))) continue;
     const last = steps.at(-1);
     if (!last || gap)
       steps.push({ number: null, section: null, parts: [{ text: text.trim(), lines: [line] }] });

@@ -28,9 +28,17 @@ const ORDINALS = [
 const RUN =
   /^(?:sew|stitch|run|embroider|start|work|do|machine|let|go|continue|finish|make|repeat|use|press|resume)\b/i;
 const STOP = String.raw`(?:(?:colou?r|thread|machine|needle|sewing)[\s-])?(?:stops?|colou?rs?|rounds?|sections?)`;
+/** A number in figures or in words, which measures nothing. */
+const COUNT = String.raw`(?:\d{1,3}(?!\s*(?:mm|cm|in\b|inch|["″”/.]\d?))|${NUMBER_WORDS.join('|')})`;
+const MORE = String.raw`(?:\s*\([^)]*\))?\s*(?:to|–|-|through|and|&|,|\+)\s*(?:${STOP}\s*)?(${COUNT})\b`;
 const NUMBERED = new RegExp(
-  `\\b${STOP}\\s*(?:#|no\\.?|number|nr\\.?)?\\s*(\\d{1,3})(?:\\s*(?:to|–|-|through|and|&|,|\\+)\\s*(?:${STOP}\\s*)?(\\d{1,3}))?(?:\\s*(?:and|&|,)\\s*(\\d{1,3}))?`,
+  String.raw`\b${STOP}\s*(?:#|no\.?|number|nr\.?)?\s*(${COUNT})\b(?:${MORE})?(?:${MORE})?`,
   'i'
+);
+/** “Stitch 4 to 7”: the machine’s verb with numbers alone. */
+const BARE = new RegExp(
+  String.raw`^(?:sew|stitch|run|embroider)\s+(\d{1,3})\b(?!\s*(?:mm|cm|in\b|inch|["″”/.]|(?!and\b|to\b|through\b)\p{L}))(?:${MORE})?(?:${MORE})?`,
+  'iu'
 );
 const RELATIVE = new RegExp(
   `\\b(?:the\\s+)?(next|following|${ORDINALS.join('|')}|last|final)\\s+(?:(${NUMBER_WORDS.slice(1).join('|')}|\\d{1,2})\\s+)?(?:\\p{L}+\\s+)?${STOP}\\b`,
@@ -61,10 +69,10 @@ export interface StopsSaid {
 export function stopsSaid(segment: string, reached: number): StopsSaid | undefined {
   const text = segment.replace(/^(?:and|then|now|next)\s+/i, '');
   if (/^(?:before|until)\b/i.test(text)) return undefined;
-  const numbered = NUMBERED.exec(text);
+  const numbered = NUMBERED.exec(text) ?? BARE.exec(text);
   if (numbered?.[1]) {
-    const from = Number(numbered[1]);
-    const to = Math.max(from, Number(numbered[2] ?? from), Number(numbered[3] ?? 0));
+    const from = numberSaid(numbered[1]) ?? 0;
+    const to = Math.max(from, numberSaid(numbered[2] ?? '') ?? 0, numberSaid(numbered[3] ?? '') ?? 0);
     const runs =
       RUN.test(text) ||
       numbered.index <= 12 ||
