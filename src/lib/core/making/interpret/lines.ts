@@ -79,10 +79,24 @@ export function linesFor(
   ];
 }
 
-/** An opening in the middle of the lower edge, or as near to it as the path begins. */
+/** An opening in the middle of the lower edge. */
 function opening(path: Path): Line['gaps'] {
   const length = pathLength(path);
   const width = Math.min(OPENING, length / 4);
-  const from = length * 0.6 - width / 2;
+  const from = Math.max(0, lowestAlong(path) - width / 2);
   return [{ from, to: from + width }];
+}
+
+/** How far along a path the middle of its lower edge lies, mm. */
+function lowestAlong({ points }: Path): number {
+  let [along, best, lowest] = [0, 0, -Infinity];
+  points.forEach(([x, y], at) => {
+    const [nextX, nextY] = points[(at + 1) % points.length] ?? [x, y];
+    const step = Math.hypot(nextX - x, nextY - y);
+    // The longest of the lowest parts.
+    const height = Math.min(y, nextY) + step / 1000;
+    if (height > lowest) [lowest, best] = [height, along + step / 2];
+    along += step;
+  });
+  return best;
 }

@@ -15,6 +15,8 @@ const RIM = 12;
 
 /** Width of a ribbon of which only the length is said, mm. */
 const NARROW = 12;
+/** What ends inside work that is turned. */
+const LINING = /\blinings?\b/i;
 /** What lies doubled looks alike on both sides. */
 const LOOP = /\b(?:loop|strap|handle)\b/i;
 
@@ -313,13 +315,17 @@ export class Pieces {
           shows:
             isQuiet(this.#sheet, piece.name) || bound
               ? 'nothing'
-              : how.below ||
-                  id === behind ||
-                  ((fold !== undefined || this.#overlapping.includes(piece.name)) &&
-                    this.envelope !== undefined)
-                ? 'back'
-                : 'front',
-          shape: 'rough',
+              : behind !== undefined && id !== behind && LINING.test(`${piece.name} ${piece.material ?? ''}`)
+                ? this.zip === undefined
+                  ? 'nothing'
+                  : 'lining'
+                : how.below ||
+                    id === behind ||
+                    ((fold !== undefined || this.#overlapping.includes(piece.name)) &&
+                      this.envelope !== undefined)
+                  ? 'back'
+                  : 'front',
+          shape: bound ? 'pre-cut' : 'rough',
           grain: 'any',
           folded:
             fold !== undefined ||

@@ -11,6 +11,7 @@ const BOUND = /\b(?:ribbon|cord|elastic|strap|webbing|loop|string)\b/i;
 /** Whether what is laid now was sprayed right before. */
 export function isSprayed(sheet: Sheet, at: number): boolean {
   const laid = sheet.actions[at];
+  if (/\b(?:adhesive|spray(?:ed)?|sticky side)\b/i.test(laid?.text ?? '')) return true;
   return sheet.actions.some(
     ({ action, piece, after }, before) =>
       before < at && action === 'spray' && piece !== null && piece === laid?.piece && after === laid.after

@@ -63,7 +63,8 @@ export function turnThrough(
   const best = (open.length > 0 ? open : named).sort(
     (a, b) =>
       rightSides(state, b, item) - rightSides(state, a, item) ||
-      rightSides(shownOnly(state, b, item), b, item) - rightSides(shownOnly(state, a, item), a, item)
+      rightSides(shownOnly(state, b, item), b, item) - rightSides(shownOnly(state, a, item), a, item) ||
+      outsides(state, b, item) - outsides(state, a, item)
   )[0];
   if (!best) return refuse(state, 'There is nothing to turn.');
   // An opening that is too small is said, and the rest goes on as if the work had gone through.
@@ -74,6 +75,14 @@ function tooSmall(opening: number): string {
   return opening === 0
     ? 'The seam is closed all round, so there is no opening to turn through.'
     : `The opening of ${Math.round(opening)} mm is too small to turn through.`;
+}
+
+/** How many of the two sheets that meet in a gap are meant to be the outside: linings lie inside. */
+function outsides({ layers }: StackState, { below }: Gap, item: Item): number {
+  return [layers[below], layers[below + 1]].filter((layer) => {
+    const shows = layer && findPiece(item, layer.pieceId)?.shows;
+    return shows === 'front' || shows === 'back';
+  }).length;
 }
 
 /** The same sandwich with the nearest layers that are seen in the end moved to the gap, past loops and the like. */

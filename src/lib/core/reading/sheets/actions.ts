@@ -1,13 +1,14 @@
 import type { SheetAction, SheetReadings, SheetStop } from './action';
 import { facing } from './facing';
 import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
+import { sizeIn } from './measures';
 import { Memory } from './memory';
 import { objectsOf } from './objects';
 import type { SheetPiece } from './pieceWords';
 import { segmentsOf } from './segments';
 import type { Sentence } from './sentences';
 import { roleInPlace } from './roleInPlace';
-import { namesStop, runsUnnamed, stopsSaid } from './stopsSaid';
+import { namesStop, runsBySubject, runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
 import { BELOW, OPTIONAL, RIBBON } from './telling';
 import { askedWithoutVerb } from './withoutVerb';
@@ -52,6 +53,8 @@ class Reader {
   readonly stops: SheetStop[] = [];
   /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
   readonly #deferred: (() => void)[] = [];
+  /** Whether the sheet numbers its stops: then one without a number is only spoken of. */
+  #numbered = false;
   readonly #now = new Memory();
   readonly #things: Things;
   readonly #item: string | null;
@@ -74,6 +77,7 @@ class Reader {
       this.#again({ sentence, text: sentence.text, optional }, again);
       return;
     }
+    if (namesStop(sentence.text)) this.#numbered = true;
     for (const { text, kind } of segmentsOf(this.#labelled(sentence), isThing))
       if (kind !== 'not') this.#segment({ sentence, text, optional });
     for (const run of this.#deferred.splice(0)) run();
@@ -136,6 +140,8 @@ class Reader {
     }
     const meaning = MEANINGS.find((each) => this.#fits(each, text));
     if (meaning) this.#mean(said, meaning);
+    else if (this.#now.waitsToRun && !this.#numbered && runsBySubject(text))
+      this.#run(this.#reached + 1, said);
     else this.#withoutVerb(said);
   }
 
@@ -147,6 +153,10 @@ class Reader {
       /^(?:turn|flip|roll)\s+it\b/i.test(text)
     )
       return (this.#now.lastWasHoop || this.#now.over) && !this.#now.out;
+    if (action === 'turn-hoop-over' && /^(?:turn|flip)$/i.test(text))
+      return this.#now.lastWasHoop && !this.#now.out;
+    // Once the work is turned, nothing is laid in a hoop.
+    if (action === 'lay' && this.#now.turnedOut) return false;
     if (action === 'hoop-on' && /^\S+\s+(?:back\s+)?it\b/i.test(text))
       return this.#now.lastWasHoop || /\b(?:machine|arm)\b/i.test(text);
     if (action === 'lay' && /^smooth\b/i.test(text))
@@ -158,6 +168,7 @@ class Reader {
 
   #run(n: number, { sentence: { index: sentence }, text }: Said): void {
     this.#now.laidSince.clear();
+    this.#now.waitsToRun = false;
     this.stops.push({ n, role: 'decoration', confidence: 0, sentence, text });
   }
 
@@ -172,6 +183,7 @@ class Reader {
         this.#now.lastWasHoop = true;
         return;
       case 'hoop-off':
+        this.#now.waitsToRun = false;
         this.#add(said, action, null, more);
         this.#now.lastWasHoop = true;
         if (/\bover(?:\s+again)?\s*$/i.test(text) && !this.#now.over) {
@@ -184,8 +196,14 @@ class Reader {
           if (/\b(?:turn|right way|face up)\b/i.test(text)) this.#add(said, 'turn-hoop-back', null, more);
           this.#now.over = false;
         }
+        this.#now.waitsToRun = true;
         this.#add(said, action, null, more);
         this.#now.lastWasHoop = true;
+        return;
+      case 'tear-away':
+        // Before anything is stitched it is the paper of a sticky stabiliser that comes off.
+        if (this.#reached === 0) this.#onPieces(said, 'other', { ...more, is: 'peel' });
+        else this.#onPieces(said, action, more);
         return;
       case 'unhoop':
         this.#add(said, action, null, more);
@@ -264,6 +282,12 @@ class Reader {
         : objectsOf(this.#things, action, text, this.#now);
     const where = this.#whereOf(action, text);
     const side = action === 'lay' || action === 'insert-ribbon' ? facing(text, where === 'below') : {};
+    // “Put the silk, 22 x 9 cm, over it” says what no list does.
+    const [only] = pieces;
+    if (action === 'lay' && pieces.length === 1 && typeof only === 'object' && only.cut === null) {
+      const sized = sizeIn(text);
+      if (sized) [only.cut, only.printed] = [sized.cut, sized.printed];
+    }
     for (const piece of pieces.length > 0 ? pieces : [null]) {
       if (piece === null || typeof piece === 'string') {
         this.#add(said, action, piece, { ...more, ...side, where });

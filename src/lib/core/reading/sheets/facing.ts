@@ -27,6 +27,9 @@ const SAYS: [pattern: RegExp, face: Seen][] = [
   [/\bface[\s-]?up\b/i, 'up']
 ];
 
+/** Letters for how a side lies: RST, WST, RSU. */
+const LIES: Readonly<Record<string, string>> = { T: 's together', U: ' up', D: ' down' };
+
 /**
  * Which side lies towards the maker, where words say it.
  *
@@ -36,7 +39,11 @@ const SAYS: [pattern: RegExp, face: Seen][] = [
  * facing('lay the back right side facing you', true) // { face: 'up', faceFromAbove: 'down' }
  */
 export function facing(text: string, isBelow: boolean): Facing {
-  const face = SAYS.find(([pattern]) => pattern.test(text))?.[1];
+  const whole = text.replace(
+    /\b([RW])S(T|U|D)\b/g,
+    (_, side: string, lies: string) => `${side === 'R' ? 'right' : 'wrong'} side${LIES[lies] ?? ''}`
+  );
+  const face = SAYS.find(([pattern]) => pattern.test(whole))?.[1];
   if (face === undefined) return { face: null, faceFromAbove: null };
   return { face, faceFromAbove: isBelow ? turned(face) : face };
 }

@@ -88,6 +88,12 @@ export const MEANINGS: readonly Meaning[] = [
     'none',
     `^(?:remove|take|release|lift)\\s+(?:it\\s+|out\\s+)?(?:from|of|out of)\\s+(?:the\\s+|your\\s+)?${HOOP}\\b`
   ),
+  means('unhoop', 'none', `^free\\s+(?:the\\s+)?${WORK}\\b`),
+  means(
+    'unhoop',
+    'none',
+    `^(?:take|remove|lift|slip|get)\\s+(?:the|your|each)\\s+(?!.*\\b(?:tapes?|pins?|clips?|topping|film|excess|hoop from)\\b)(?:[a-z’'-]+\\s+){1,2}(?:out of|from)\\s+(?:the\\s+|your\\s+)?${HOOP}\\b`
+  ),
   means('unhoop', 'none', `^(?:open|undo|loosen|unscrew)\\b.*\\b${HOOP}\\b`),
   means(
     'turn-hoop-back',
@@ -110,6 +116,7 @@ export const MEANINGS: readonly Meaning[] = [
     { over: false }
   ),
   means('turn-hoop-over', 'none', `^(?:turn|flip)\\s+over\\b`, { over: false }),
+  means('turn-hoop-over', 'none', `^(?:flip|turn)(?:\\s+it)?\\s*$`, { over: false }),
   means('turn-hoop-over', 'none', `^over\\b\\s*(?:again|with it|it goes)?\\s*$`, { over: false }),
   means('turn-hoop-over', 'none', `^work\\s+(?:from|on)\\s+the\\s+(?:back|underside|wrong side)\\b`, {
     over: false
@@ -138,7 +145,7 @@ export const MEANINGS: readonly Meaning[] = [
     `^(?:take|lift|slide|slip)\\s+it\\s+(?:off|out of|from)\\b.*\\b(?:machine|arm)\\b`
   ),
   means('hoop', 'piece', `^(?:hoop|rehoop|re-hoop)\\s+(?!off|on\\b|back|goes|comes)`),
-  means('hoop', 'piece', `^(?:begin|start)\\s+with\\b.*\\bin\\s+(?:the\\s+|your\\s+)?${HOOP}\\b`),
+  means('hoop', 'piece', `^(?:begin|start)\\s+with\\b.*\\b(?:hooped|in\\s+(?:the\\s+|your\\s+)?${HOOP})\\b`),
   means(
     'hoop',
     'piece',
@@ -248,6 +255,11 @@ export const MEANINGS: readonly Meaning[] = [
     { is: 'fray fluid' }
   ),
   // What is done to a piece.
+  means(
+    'lay',
+    'piece',
+    `^(?:stick|fix|attach|press|lay|place|put)\\b.*\\b(?:to|on|onto|over|under)\\b.*\\b(?:with|using)\\b.*\\b(?:adhesive|spray)\\b`
+  ),
   means(
     'spray',
     'piece',

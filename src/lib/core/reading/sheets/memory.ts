@@ -5,6 +5,8 @@ import type { SheetPiece } from './pieceWords';
 export class Memory implements Before {
   /** The hoop is turned over. */
   over = false;
+  /** The hoop has gone on, and nothing was stitched since. */
+  waitsToRun = false;
   /** Something is in the hoop. */
   hooped = false;
   /** The work is out of the hoop for good. */

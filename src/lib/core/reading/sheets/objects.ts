@@ -40,7 +40,10 @@ export function objectsOf(
     )?.[0].length ?? 0;
   const from = Math.max(cover > 0 ? cover + 5 : 0, verb);
   const end = endOfObject(masked(text, found), from);
-  const object = text.slice(from, end).trim();
+  const object = text
+    .slice(from, end)
+    .replace(/[,(\s]+$/, '')
+    .trim();
   const own = unique(found.filter(({ at }) => at >= from && at < end).map(({ piece }) => piece));
   const all = unique(found.map(({ piece }) => piece));
   if (own.length > 0) return action === 'lay' && !/\b(?:and|both)\b/i.test(object) ? own.slice(0, 1) : own;
@@ -59,7 +62,10 @@ export function objectsOf(
   }
   if (/^(?:both|the two|two)\b/i.test(object) && !/\b(?:folds?|layers? of|sheets? of)\b/i.test(object))
     return twoOf(object, laid);
-  if (/^(?:it|this|that|its|one|the (?:piece|fabric|cloth|same))\b/i.test(object) || object === '')
+  if (
+    /^(?:it|this|that|its|one(?=\s*$|\s+of\s+them)|the (?:piece|fabric|cloth|same))\b/i.test(object) ||
+    object === ''
+  )
     return object === '' && action === 'trim' ? ['all layers'] : last.slice(-1);
   if (/^(?:them|these|those|their|all|both)\b/i.test(object) && !LAYERS.test(object)) return [...group];
   if (/^(?:the\s+|both\s+|all\s+|its\s+)*(?:folds|creases)\b/i.test(object)) return [...group];

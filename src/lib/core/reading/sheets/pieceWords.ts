@@ -44,6 +44,8 @@ export function wordsFor(name: string, material: string | null, role: SheetPiece
   const lower = name.toLowerCase();
   words.add(lower);
   const isLetter = /^[A-Z]\d?$/.test(name);
+  // "Felt, charcoal" is meant by "felt".
+  if (lower.includes(',')) words.add(lower.slice(0, lower.indexOf(',')).trim());
   // "felt front" is meant by "front felt" too.
   const two = /^(\p{L}+)\s+(\p{L}+)$/u.exec(lower);
   if (two?.[1] && two[2]) words.add(`${two[2]} ${two[1]}`);

@@ -27,7 +27,10 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
   const pieces: (SheetPiece & { isCounted: boolean })[] = [];
   const first = lines.findIndex(({ text }) => sizeIn(text) && !isOfTheWhole(text));
   let heads: Head[] = [];
-  for (const [at, { line, text: written, cells, tokens }] of lines.flatMap(entriesOf).entries()) {
+  for (const [at, { line, text: written, cells, tokens }] of lines
+    .flatMap(entriesOf)
+    .map(withCells)
+    .entries()) {
     const text = flat(written);
     if (text.length > LONGEST_LINE || pieces.length >= MOST_PIECES) continue;
     if (at < first && cells.length >= 2 && HEADS.test(text))
@@ -45,8 +48,19 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
     top?.role === null &&
     top.line !== others[0]?.line &&
     !top.isCounted &&
-    others.filter(({ isCounted }) => isCounted).length >= 2;
+    (others.filter(({ isCounted }) => isCounted).length >= 2 ||
+      (top.line === lines[0]?.line && others.length >= 2));
   return withHeads(isThing ? others : pieces);
+}
+
+/** A row whose cells are parted by bars. */
+function withCells(line: PaperLine): PaperLine {
+  const texts = line.text.split('|').map((text) => text.trim());
+  if (texts.length < 3 || line.cells.length >= 3) return line;
+  return {
+    ...line,
+    cells: texts.filter((text) => text !== '').map((text, at) => ({ text, x: at, width: 1 }))
+  };
 }
 
 interface Head {
@@ -124,7 +138,9 @@ function pieceOn(
 
 /** A length alone that says both sides: “a square of felt, 4 1/2 in”. */
 function squareIn(text: string): Sized | undefined {
-  const found = /\bsquares?\b/i.test(text) ? new RegExp(LENGTH.source, 'i').exec(text) : null;
+  const found = /\b(?:squares?|circles?|discs?|round)\b/i.test(text)
+    ? new RegExp(LENGTH.source, 'i').exec(text)
+    : null;
   if (!found?.[1] || !found[2]) return undefined;
   const side = toMm(found[1], found[2]);
   return { cut: { widthMm: side, heightMm: side }, printed: found[0].trim(), at: found.index };
@@ -146,9 +162,11 @@ function longIn(text: string, cells: readonly string[]): Sized | undefined {
 }
 
 function countIn(text: string, cells: readonly string[]): { count: number; rest: string } {
-  const lone = cells.find((cell) => /^[x×]?\s*\d{1,2}\s*[x×]?$/.test(cell.trim()));
+  const lone = cells.find((cell) =>
+    /^[x×]?\s*\d{1,2}\s*(?:[x×]|pcs?\.?|pieces?|layers?|sheets?)?$/i.test(cell.trim())
+  );
   if (lone !== undefined && cells.length >= 3)
-    return { count: Number(lone.replace(/\D/g, '')), rest: text.replace(lone, ' ') };
+    return { count: Math.max(1, Number(lone.replace(/\D/g, ''))), rest: text.replace(lone, ' ') };
   const found =
     /^\W*(\d{1,2})\s*(?:[x×]|pcs?\.?|pieces?(?: of)?|layers?(?: of)?|sheets?(?: of)?)?\s+(?=\p{L})/iu.exec(
       text
@@ -175,7 +193,8 @@ function tidy(text: string): string {
     )
     .replace(/\b(?:cut|size[ds]?|to|at|about|approx\.?|each)\s*$/i, '')
     .replace(/\(\s*\)/g, '')
-    .replace(/[\s,;:|–—-]+$/g, '');
+    .replace(/[\s,;:|–—-]+$/g, '')
+    .replace(/(?<=\p{L})\s+(?:squares?|circles?|discs?|rectangles?)$/iu, '');
 }
 
 type Named = { name: string; material: string | null };

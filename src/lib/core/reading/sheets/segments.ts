@@ -25,7 +25,7 @@ function lemma(word: string): string | undefined {
   if (VERB.has(lower)) return lower;
   const ing = /^(.*?)ing$/.exec(lower)?.[1];
   if (ing !== undefined) {
-    for (const form of [ing, `${ing}e`, ing.replace(/(.)\1$/, '$1')]) if (VERB.has(form)) return form;
+    for (const form of [`${ing}e`, ing, ing.replace(/(.)\1$/, '$1')]) if (VERB.has(form)) return form;
   }
   return undefined;
 }
@@ -140,7 +140,7 @@ function isNominal(text: string): boolean {
   return (
     /^(?:the\s+)?(?:hoop|frame)\s+(?:is\s+)?(?:off|on|back|over|goes|comes|out)\b/i.test(text) ||
     /^(?:off|over|on|back on)\s*(?:again|with it|it goes|it comes)?$/i.test(text) ||
-    /^(?:the\s+)?(?:\p{L}+\s+)?(?:stops?|colou?rs?)\s*(?:#|no\.?\s*)?\d/iu.test(text) ||
+    /^(?:the\s+)?(?:\p{L}+\s+)?(?:stops?|colou?rs?|runs?|rounds?)\s*(?:#|no\.?\s*)?\d/iu.test(text) ||
     /^(?:the\s+)?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|next|last|final|following)\s+(?:\p{L}+\s+)?(?:stop|colou?r)\b/iu.test(
       text
     ) ||

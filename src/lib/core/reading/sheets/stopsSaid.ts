@@ -27,12 +27,12 @@ const ORDINALS = [
 /** What the machine does by itself, in a sheet’s verbs. */
 const RUN =
   /^(?:sew|stitch|run|embroider|start|work|do|machine|let|go|continue|finish|make|repeat|use|press|resume)\b/i;
-const STOP = String.raw`(?:(?:colou?r|thread|machine|needle|sewing)[\s-])?(?:stops?|colou?rs?|rounds?|sections?)`;
+const STOP = String.raw`(?:(?:colou?r|thread|machine|needle|sewing)[\s-])?(?:stops?|colou?rs?|rounds?|sections?|runs?|passe?s?|sequences?)`;
 /** A number in figures or in words, which measures nothing. */
 const COUNT = String.raw`(?:\d{1,3}(?!\s*(?:mm|cm|in\b|inch|["″”/.]\d?))|${NUMBER_WORDS.join('|')})`;
 const MORE = String.raw`(?:\s*\([^)]*\))?\s*(?:to|–|-|through|and|&|,|\+)\s*(?:${STOP}\s*)?(${COUNT})\b`;
 const NUMBERED = new RegExp(
-  String.raw`\b${STOP}\s*(?:#|no\.?|number|nr\.?)?\s*(${COUNT})\b(?:${MORE})?(?:${MORE})?`,
+  String.raw`\b${STOP}\s*(?:#|no\.?|number|nr\.?)?\s*(${COUNT})\b(?!\s+(?:more\s+)?(?:${STOP}|times)\b)(?:${MORE})?(?:${MORE})?`,
   'i'
 );
 /** “Stitch 4 to 7”: the machine’s verb with numbers alone. */
@@ -122,6 +122,18 @@ export function runsUnnamed(segment: string, isHooped = false): boolean {
   if (!/^(?:sew|stitch|run|embroider|machine|topstitch|quilt|baste)\b/i.test(segment)) return false;
   if (/\b(?:by hand|hand-|opening|gap|button|snap|hook|loop tape|shut)\b/i.test(segment)) return false;
   return isHooped || WORK.test(segment);
+}
+
+/**
+ * Whether a part of a sentence tells what the machine’s stitches do: “two satin rounds finish the edge”.
+ *
+ * @example
+ * runsBySubject('a zigzag closes the edge') // true
+ */
+export function runsBySubject(segment: string): boolean {
+  return /^(?:(?:the|a|an|one|two|three|final|last|next|wide|narrow|dense)\s+)*(?:machine|satin|zig-?zag|triple|double|bean|running|border|edging|seam|stitch(?:es|ing)?)\b(?:\s+\p{L}+){0,2}?\s+(?:finish|complete|sew|close|cover|secure|join|go|run|stitch|hold|embroider|draw|mark)(?:es|s)?\b/iu.test(
+    segment
+  );
 }
 
 /**
