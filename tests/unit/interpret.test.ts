@@ -8,19 +8,10 @@ import { spotsOf } from '$lib/core/making/interpret/spots';
 import { foldOf, hangs, isSprayed } from '$lib/core/making/interpret/ways';
 import { numberSaid, numberWord } from '$lib/core/base/units';
 import { extents } from '$lib/core/base/geometry';
-import { linesOfText } from '$lib/core/reading/pages';
-import { readSheet } from '$lib/core/reading/sheets';
 import { withRoles } from '$lib/core/reading/papers/roles';
 import { expect } from 'chai';
+import { did, HOOP, sheetOf, type Step, stepsFrom } from './support/drafts';
 
-type Step = Parameters<typeof withMoves>[0][number];
-
-/** Steps of a draft, each from a sentence of its own. */
-const stepsFrom = (...ops: (Operation | { stop: string })[]): Step[] =>
-  ops.map((op, at) => ({ id: `s${at}`, op, action: at, sentence: at }));
-const did = (steps: readonly Step[]): string[] =>
-  steps.map(({ op, action }) => `${action === null ? '+' : ''}${'do' in op ? op.do : op.stop}`);
-const HOOP: Operation = { do: 'hoop', pieceIds: ['tear-away'], sticky: false };
 const trim = (id: string): Operation => ({
   do: 'trim',
   pieceIds: [id],
@@ -30,7 +21,6 @@ const trim = (id: string): Operation => ({
   where: 'hoop-off',
   keepIds: []
 });
-const sheetOf = (...lines: string[]): ReturnType<typeof readSheet> => readSheet(linesOfText(lines));
 
 describe('what no sheet says', () => {
   it('is the hoop on before a stop, off before it is turned, and turned back before the next stop', () => {

@@ -1,6 +1,10 @@
 import { linesOfText } from '$lib/core/reading/pages';
 import { readSheet } from '$lib/core/reading/sheets';
+import { entriesOf, isList } from '$lib/core/reading/sheets/entries';
+import { sidesInWords } from '$lib/core/reading/sheets/facing';
+import { hooping } from '$lib/core/reading/sheets/hooping';
 import { piecesListed } from '$lib/core/reading/sheets/pieces';
+import { runsBySubject, stopsSaid } from '$lib/core/reading/sheets/stopsSaid';
 import { expect } from 'chai';
 
 describe('steps of a sheet', () => {
@@ -76,5 +80,84 @@ describe('pieces of a sheet', () => {
       )
     ).to.deep.equal(['felt front', 'felt back']);
     expect(one('Finished size: 40 x 120 mm'), 'the whole is no piece').to.equal(undefined);
+  });
+});
+
+describe('pieces one behind the other', () => {
+  const entries = (text: string): string[] =>
+    linesOfText([text])
+      .flatMap(entriesOf)
+      .map((line) => line.text);
+  it('are entries of their own, however they are parted', () => {
+    expect(entries('Cut: A 17 x 14 cm; B and C 17 x 12 cm each')).to.deep.equal([
+      'A 17 x 14 cm',
+      'B 17 x 12 cm',
+      'C 17 x 12 cm each'
+    ]);
+    expect(entries('Each flag needs 1 felt 5" x 5" red, 1 felt 5" x 5" white')).to.deep.equal([
+      '1 felt 5" x 5" red',
+      '1 felt 5" x 5" white'
+    ]);
+    expect(entries('front fabric 18 x 22 cm, back fabric the same, binding 1 m')).to.deep.equal([
+      'front fabric 18 x 22 cm',
+      'back fabric 18 x 22 cm',
+      'binding 1 m'
+    ]);
+  });
+  it('are one entry where a mark goes on with it: a material, a second unit, brackets', () => {
+    for (const text of ['1 back (cream, cotton), 220 x 260 mm', 'A | cotton | 120 x 80 mm | 4.7 x 3.1 in'])
+      expect(entries(text)).to.deep.equal([text]);
+  });
+  it('make a list of a line, and a step is none', () => {
+    expect(isList('Also: cutaway 20 x 20 cm')).to.equal(true);
+    expect(isList('Lay the silk, 22 x 9 cm, over the line and sew stop 2.')).to.equal(false);
+  });
+  it('have the side of a square or circle as both sizes, and columns parted by bars', () => {
+    const [felt, floss] = piecesListed(
+      linesOfText(['felt circle 4"', 'Felt, charcoal | 60 x 180 mm | 2 layers'])
+    );
+    expect([felt?.name, felt?.cut]).to.deep.equal(['felt', { widthMm: 101.6, heightMm: 101.6 }]);
+    expect([floss?.name, floss?.material, floss?.count]).to.deep.equal(['Felt', 'charcoal', 2]);
+  });
+});
+
+describe('other ways to say it', () => {
+  it('stops by words, by a verb with numbers, by #, and no stop where a number measures', () => {
+    const said = (text: string): unknown => {
+      const stops = stopsSaid(text, 0);
+      return stops && [stops.from, stops.count];
+    };
+    expect(said('colors three to five')).to.deep.equal([3, 3]);
+    expect(said('Stitch 2 and 3 to 7')).to.deep.equal([2, 6]);
+    expect(said('#3 Upper seam')).to.deep.equal([3, 1]);
+    expect(said('Run all four stops one after another')).to.deep.equal([null, 4]);
+    expect(said('the second run fastens it')).to.deep.equal([2, 1]);
+    expect(said('Trim round 8 mm')).to.equal(undefined);
+    expect(said('Stitch 3 mm from the edge')).to.equal(undefined);
+  });
+  it('stitches as the subject run, things that lie do not', () => {
+    expect(runsBySubject('Two satin rounds finish the edge')).to.equal(true);
+    expect(runsBySubject('The felt covers the line')).to.equal(false);
+  });
+  it('hooping without a verb, and sides by their letters', () => {
+    expect(hooping('Cut-away into the hoop', false)).to.equal('hoop the Cut-away');
+    expect(hooping('Hooping: soft mesh', false)).to.equal('hoop the soft mesh');
+    expect(hooping('Felt in the hoop', true)).to.equal('Felt in the hoop');
+    expect(sidesInWords('the back on top, RST')).to.equal('the back on top, right sides together');
+  });
+  it('“do the same with C” asks for what was asked before', () => {
+    const { actions } = readSheet(
+      linesOfText([
+        '1 B, 170 x 120 mm',
+        '1 C, 170 x 120 mm',
+        '1. Hoop the cutaway. Sew stop 1.',
+        '2. Press B in half. Do the same with C.',
+        '3. Lay B and then C over the line.'
+      ])
+    );
+    expect(actions.slice(1, 3).map(({ action, piece }) => [action, piece])).to.deep.equal([
+      ['fold', 'B'],
+      ['fold', 'C']
+    ]);
   });
 });

@@ -212,6 +212,8 @@ function withShown({ item, seen }: Tried): Item {
 
 function endsOf({ seen }: Tried): Ends {
   const on = (side: keyof Ends): Ends[keyof Ends] =>
-    seen[side].map(({ layer, rightSide }) => ({ piece: layer.name, rightSide }));
+    seen[side]
+      .filter(({ layer }) => !isStabiliserKind(layer.material.kind))
+      .map(({ layer, rightSide }) => ({ piece: layer.name, rightSide }));
   return { front: on('front'), back: on('back'), lining: on('lining') };
 }

@@ -40,8 +40,11 @@ export function materialOf({ name, material, role }: SheetPiece, at: number): Ma
   const said = `${name} ${material ?? ''}`.toLowerCase();
   // "cotton, interfaced" is cotton.
   const found = KINDS.find(([words]) => words.test(said.replace(/\binterfaced\b/, '')));
-  const kind =
-    found?.[1] ?? (role === 'stabiliser' ? 'tear-away' : role === 'topping' ? 'wash-away-film' : 'woven');
+  // Mesh that is hooped is stabiliser, mesh that is laid is cloth.
+  const isMesh = role === 'stabiliser' && found?.[1] === 'stretch-mesh';
+  const kind = isMesh
+    ? 'soft-mesh'
+    : (found?.[1] ?? (role === 'stabiliser' ? 'tear-away' : role === 'topping' ? 'wash-away-film' : 'woven'));
   const colour = colourOf(said) ?? found?.[2] ?? CLOTHS[at % CLOTHS.length] ?? '#4d7148';
   return { kind, name: (material ?? name).slice(0, 80), colour };
 }

@@ -6,10 +6,13 @@ import { closingOf } from './closing';
 import { materialOf } from './matter';
 import type { Settled } from './settled';
 import { type Apart, NOT_APART, type Spot, spotsOf } from './spots';
+import { isPart, isTied, type Rim, rimOf } from './rims';
 import { foldOf, hangs, isBound, isQuiet } from './ways';
 
 /** Mm that an edge laid along a seam reaches over it. */
 const SEAM = 6;
+/** Mm that a flipped piece is larger than what it covers, at its seam and at its edge. */
+const FOLD_OVER = 21;
 /** And over the outline’s own edge. */
 const RIM = 12;
 
@@ -83,7 +86,12 @@ export class Pieces {
         each.action === 'lay' && each.after <= after && each.piece !== piece && this.#isPart(each.piece)
     );
     const lower = this.#sheet.pieces.find(({ name }) => name === (down ? piece : partner?.piece));
-    const half = lower?.cut?.heightMm ? height / 2 - (lower.cut.heightMm - 21) : 0;
+    const half = lower?.cut?.heightMm
+      ? height / 2 - (lower.cut.heightMm - FOLD_OVER)
+      : // A strip that lies on a whole piece covers as much as it is high.
+        (this.#sheet.pieces.find(({ name }) => name === piece)?.cut?.heightMm ?? height / 2 + FOLD_OVER) -
+        FOLD_OVER -
+        height / 2;
     const y =
       count > 1
         ? (at - (count - 1) / 2) * (height / (count + 1))
@@ -108,15 +116,16 @@ export class Pieces {
     }
   }
 
-  /** Whether a piece is too small to cover the whole outline. */
   #isPart(name: string | null): boolean {
-    const piece = this.#sheet.pieces.find((each) => each.name === name);
-    if (piece?.cut?.heightMm == null) return false;
-    const { width, height } = foldOf(this.#sheet, piece) ?? {
-      width: piece.cut.widthMm,
-      height: piece.cut.heightMm
-    };
-    return height < this.#size.height || width < this.#size.width;
+    return name !== null && isPart(this.#sheet, this.#size, name);
+  }
+
+  #isTied(name: string): boolean {
+    return isTied(this.#sheet, this.#size, name);
+  }
+
+  #rimOf(name: string): Rim | undefined {
+    return rimOf(this.#sheet, this.#size, name);
   }
 
   /** The seam that a stop sews, at which something is then flipped. */
@@ -205,28 +214,6 @@ export class Pieces {
     const rim = name === null ? undefined : this.#rimOf(name);
     if (rim) return { over: 0, edge: { lineId: rim.lineId, body: rim.body, allowance: RIM } };
     return this.#coversOutline(name) ? { covers: 'outline', over: 0 } : { over: 0 };
-  }
-
-  /** Whether a piece is a loop or a short ribbon, whose ends the outline catches. */
-  #isTied(name: string): boolean {
-    const cut = this.#sheet.pieces.find((piece) => piece.name === name)?.cut;
-    return isBound(this.#sheet, name) && cut?.heightMm === null && cut.widthMm < this.#size.width * 1.5;
-  }
-
-  /** The side of the outline along which a part lies that no seam places: “raw edges at the top”. */
-  #rimOf(name: string): { lineId: string; body: 'up' | 'down' } | undefined {
-    if (hangs(this.#sheet, this.#size, name)) return { lineId: 'rim-bottom', body: 'down' };
-    if (!this.#isPart(name) || isBound(this.#sheet, name)) return undefined;
-    const lay = this.#sheet.actions.find(({ action, piece }) => action === 'lay' && piece === name);
-    const said = lay?.text ?? '';
-    const edge = (words: string): boolean =>
-      new RegExp(`\\b(?:at|along|to|with|on|matching|meeting|against) the (?:${words})\\b`, 'i').test(said) ||
-      new RegExp(`\\bedges? (?:at|along) (?:${words})\\b`, 'i').test(said);
-    const isUpper = /^(?:upper|top)\b/i.test(name);
-    const isLower = /^(?:lower|bottom)\b/i.test(name);
-    if (isUpper || (!isLower && edge('top|upper'))) return { lineId: 'rim-top', body: 'down' };
-    if (isLower || edge('bottom|lower')) return { lineId: 'rim-bottom', body: 'up' };
-    return undefined;
   }
 
   flipped(name: string): { lineId: string; covers?: string } | undefined {

@@ -2,7 +2,8 @@ import type { SheetReading } from '$lib/core/reading/sheets';
 import { materialOf } from './matter';
 
 type SheetPiece = SheetReading['pieces'][number];
-type Sheet = Pick<SheetReading, 'pieces' | 'actions' | 'sentences'>;
+/** The parts of a sheet by which pieces are placed. */
+export type Sheet = Pick<SheetReading, 'pieces' | 'actions' | 'sentences'>;
 
 /** A piece this many times as wide and as high as the outline hangs from it, if it is so many times as large. */
 const HANGS = { side: 1.3, area: 3.5 };

@@ -64,6 +64,7 @@ export function turnThrough(
     (a, b) =>
       rightSides(state, b, item) - rightSides(state, a, item) ||
       rightSides(shownOnly(state, b, item), b, item) - rightSides(shownOnly(state, a, item), a, item) ||
+      Math.sign(b.opening) - Math.sign(a.opening) ||
       outsides(state, b, item) - outsides(state, a, item)
   )[0];
   if (!best) return refuse(state, 'There is nothing to turn.');

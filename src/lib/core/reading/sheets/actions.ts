@@ -1,20 +1,23 @@
-import type { SheetAction, SheetReadings, SheetStop } from './action';
+import type { SheetReadings } from './action';
 import { facing } from './facing';
 import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
 import { sizeIn } from './measures';
-import { Memory } from './memory';
 import { objectsOf } from './objects';
 import type { SheetPiece } from './pieceWords';
 import { segmentsOf } from './segments';
 import type { Sentence } from './sentences';
+import { type More, Record, type Said } from './record';
 import { roleInPlace } from './roleInPlace';
 import { namesStop, runsBySubject, runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
 import { BELOW, OPTIONAL, RIBBON } from './telling';
+import { hooping } from './hooping';
 import { askedWithoutVerb } from './withoutVerb';
 
 const OF_THE_ITEM: ReadonlySet<ActionKind> = new Set(['press', 'turn-through', 'rinse', 'dry']);
 const SURE = 0.85;
+/** A sentence that only lists what is needed. */
+const LISTS = /^(?:how to\b.*?)?\b(?:you (?:will )?need|each (?:one )?needs)\b/i;
 const SAME_WITH =
   /^(?:then\s+)?(?:do|repeat)\s+(?:the same|this|that|it)\s+(?:with|for|to|on)\s+(.+?)[.!]?$/i;
 
@@ -45,40 +48,31 @@ export function readActions(
   };
 }
 
-type More = Partial<Omit<SheetAction, 'action' | 'sentence' | 'text'>>;
-type Said = { sentence: Sentence; text: string; optional: boolean };
-
-class Reader {
-  readonly actions: SheetAction[] = [];
-  readonly stops: SheetStop[] = [];
+/** Reads sentence by sentence. */
+class Reader extends Record {
   /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
   readonly #deferred: (() => void)[] = [];
   /** Whether the sheet numbers its stops: then one without a number is only spoken of. */
   #numbered = false;
-  readonly #now = new Memory();
-  readonly #things: Things;
   readonly #item: string | null;
 
   constructor(things: Things, item: string | null) {
-    this.#things = things;
+    super(things);
     this.#item = item;
-  }
-
-  get #reached(): number {
-    return this.stops.at(-1)?.n ?? 0;
   }
 
   read(sentence: Sentence): void {
     const optional = OPTIONAL.test(sentence.text);
     const isThing = (part: string): boolean =>
-      this.#things.mentions(part).some(({ at }) => at <= 8) || /^(?:the\s+)?(?:fabrics|cloths)\b/.test(part);
+      this.things.mentions(part).some(({ at }) => at <= 8) || /^(?:the\s+)?(?:fabrics|cloths)\b/.test(part);
+    if (LISTS.test(sentence.text)) return;
     const again = SAME_WITH.exec(sentence.text)?.[1];
     if (again !== undefined) {
       this.#again({ sentence, text: sentence.text, optional }, again);
       return;
     }
     if (namesStop(sentence.text)) this.#numbered = true;
-    for (const { text, kind } of segmentsOf(this.#labelled(sentence), isThing))
+    for (const { text, kind } of segmentsOf(hooping(this.#labelled(sentence), this.now.hooped), isThing))
       if (kind !== 'not') this.#segment({ sentence, text, optional });
     for (const run of this.#deferred.splice(0)) run();
   }
@@ -86,90 +80,83 @@ class Reader {
   /** “Loop: fold it in half”: a label names what the sentence is about. */
   #labelled({ text, index }: Sentence): string {
     const label = /^([^:.]{2,40}):\s+(?=\p{L})/u.exec(text);
-    const named = label?.[1] === undefined ? undefined : this.#things.mentions(label[1])[0];
+    const named = label?.[1] === undefined ? undefined : this.things.mentions(label[1])[0];
     if (!label?.[1] || namesStop(label[1]) || !named || named.end - named.at < label[1].length - 6)
       return text;
-    this.#now.speakOf(index, [named.piece]);
+    this.now.speakOf(index, [named.piece]);
     return text.slice(label[0].length);
   }
 
   /** “Do the same with C”: what the sentence before asked for, with another piece. */
   #again(said: Said, words: string): void {
-    const piece = this.#things.mentions(words)[0]?.piece ?? this.#things.takeUp(words);
+    const piece = this.things.mentions(words)[0]?.piece ?? this.things.takeUp(words);
     const before = this.actions.at(-1)?.sentence;
     if (!piece || before === undefined) return;
     for (const { action, piece: own, where, face, faceFromAbove, is, text } of this.actions.filter(
       ({ sentence }) => sentence === before
     ))
-      this.#add({ ...said, text }, action, own === null ? null : piece, { where, face, faceFromAbove, is });
-    this.#now.speakOf(said.sentence.index, [piece]);
+      this.add({ ...said, text }, action, own === null ? null : piece, { where, face, faceFromAbove, is });
+    this.now.speakOf(said.sentence.index, [piece]);
   }
 
   #segment(said: Said): void {
     const { text, sentence } = said;
-    const stops = stopsSaid(text, this.#reached);
+    const stops = stopsSaid(text, this.reached);
     if (stops) {
       // "with the grey thread" and "change to amber for stop 3" come before the stop runs.
       if (
         /^(?:change|switch|swap|thread|rethread|put|load|use)\b/i.test(text) ||
         /\bwith\b[^,]*\bthread\b/i.test(text)
       ) {
-        this.#add(said, 'change-thread');
-        if (/\bbobbin\b/i.test(text)) this.#add(said, 'change-bobbin');
+        this.add(said, 'change-thread');
+        if (/\bbobbin\b/i.test(text)) this.add(said, 'change-bobbin');
       }
       const isFor =
         /\bfor (?:the )?(?:\p{L}+ )?(?:stop|colou?r)/iu.test(text) &&
         !/^(?:sew|stitch|run|embroider)\b/i.test(text);
       if (isFor) {
-        const n = stops.from ?? this.#reached + 1;
-        this.#deferred.push(() => (n > this.#reached ? this.#run(n, said) : undefined));
+        const n = stops.from ?? this.reached + 1;
+        this.#deferred.push(() => (n > this.reached ? this.run(n, said) : undefined));
         return;
       }
-      const from = stops.from ?? this.#reached + 1;
+      const from = stops.from ?? this.reached + 1;
       const colours = /\b(?:in|with)\s+\p{L}+(?:,\s*\p{L}+)*(?:,?\s+and\s+\p{L}+)/iu.test(sentence.text);
       for (let n = from; n < from + Math.min(40, stops.count); n++) {
-        if (stops.count > 1 && colours) this.#add({ ...said, optional: true }, 'change-thread');
-        this.#run(n, said);
+        if (stops.count > 1 && colours) this.add({ ...said, optional: true }, 'change-thread');
+        this.run(n, said);
       }
       return;
     }
-    if (!this.#now.out && !namesStop(text) && runsUnnamed(text, this.#now.hooped)) {
-      if (/\bwith\b[^,]*\bthread\b/i.test(text)) this.#add(said, 'change-thread');
-      this.#run(this.#reached + 1, said);
+    if (!this.now.out && !namesStop(text) && runsUnnamed(text, this.now.hooped)) {
+      if (/\bwith\b[^,]*\bthread\b/i.test(text)) this.add(said, 'change-thread');
+      this.run(this.reached + 1, said);
       return;
     }
     const meaning = MEANINGS.find((each) => this.#fits(each, text));
     if (meaning) this.#mean(said, meaning);
-    else if (this.#now.waitsToRun && !this.#numbered && runsBySubject(text))
-      this.#run(this.#reached + 1, said);
+    else if (this.now.waitsToRun && !this.#numbered && runsBySubject(text)) this.run(this.reached + 1, said);
     else this.#withoutVerb(said);
   }
 
   #fits({ says, over, action }: Meaning, text: string): boolean {
-    if (!says.test(text) || (over !== undefined && over !== this.#now.over)) return false;
+    if (!says.test(text) || (over !== undefined && over !== this.now.over)) return false;
     // "turn it over" turns the hoop only where it was the hoop that was spoken of.
     if (
       (action === 'turn-hoop-over' || action === 'turn-hoop-back') &&
       /^(?:turn|flip|roll)\s+it\b/i.test(text)
     )
-      return (this.#now.lastWasHoop || this.#now.over) && !this.#now.out;
+      return (this.now.lastWasHoop || this.now.over) && !this.now.out;
     if (action === 'turn-hoop-over' && /^(?:turn|flip)$/i.test(text))
-      return this.#now.lastWasHoop && !this.#now.out;
+      return this.now.lastWasHoop && !this.now.out;
     // Once the work is turned, nothing is laid in a hoop.
-    if (action === 'lay' && this.#now.turnedOut) return false;
+    if (action === 'lay' && this.now.turnedOut) return false;
     if (action === 'hoop-on' && /^\S+\s+(?:back\s+)?it\b/i.test(text))
-      return this.#now.lastWasHoop || /\b(?:machine|arm)\b/i.test(text);
+      return this.now.lastWasHoop || /\b(?:machine|arm)\b/i.test(text);
     if (action === 'lay' && /^smooth\b/i.test(text))
-      return this.#things.mentions(text).some(({ piece }) => !this.#now.laid.includes(piece));
+      return this.things.mentions(text).some(({ piece }) => !this.now.laid.includes(piece));
     // "Lay C in the frame": a frame that was stitched, once something is in the hoop.
-    if (action === 'hoop' && this.#now.hooped) return /^(?:re-?)?hoop\b/i.test(text);
+    if (action === 'hoop' && this.now.hooped) return /^(?:re-?)?hoop\b/i.test(text);
     return true;
-  }
-
-  #run(n: number, { sentence: { index: sentence }, text }: Said): void {
-    this.#now.laidSince.clear();
-    this.#now.waitsToRun = false;
-    this.stops.push({ n, role: 'decoration', confidence: 0, sentence, text });
   }
 
   #mean(said: Said, { action, on, thing, is, sure }: Meaning): void {
@@ -178,49 +165,44 @@ class Reader {
     switch (action) {
       case 'turn-hoop-over':
       case 'turn-hoop-back':
-        this.#add(said, action, null, more);
-        this.#now.over = action === 'turn-hoop-over';
-        this.#now.lastWasHoop = true;
+        this.add(said, action, null, more);
+        this.now.over = action === 'turn-hoop-over';
+        this.now.lastWasHoop = true;
         return;
       case 'hoop-off':
-        this.#now.waitsToRun = false;
-        this.#add(said, action, null, more);
-        this.#now.lastWasHoop = true;
-        if (/\bover(?:\s+again)?\s*$/i.test(text) && !this.#now.over) {
-          this.#add(said, 'turn-hoop-over', null, more);
-          this.#now.over = true;
+        this.now.waitsToRun = false;
+        this.add(said, action, null, more);
+        this.now.lastWasHoop = true;
+        if (/\bover(?:\s+again)?\s*$/i.test(text) && !this.now.over) {
+          this.add(said, 'turn-hoop-over', null, more);
+          this.now.over = true;
         }
         return;
       case 'hoop-on':
-        if (this.#now.over) {
-          if (/\b(?:turn|right way|face up)\b/i.test(text)) this.#add(said, 'turn-hoop-back', null, more);
-          this.#now.over = false;
+        if (this.now.over) {
+          if (/\b(?:turn|right way|face up)\b/i.test(text)) this.add(said, 'turn-hoop-back', null, more);
+          this.now.over = false;
         }
-        this.#now.waitsToRun = true;
-        this.#add(said, action, null, more);
-        this.#now.lastWasHoop = true;
+        this.now.waitsToRun = true;
+        this.add(said, action, null, more);
+        this.now.lastWasHoop = true;
         return;
       case 'tear-away':
         // Before anything is stitched it is the paper of a sticky stabiliser that comes off.
-        if (this.#reached === 0) this.#onPieces(said, 'other', { ...more, is: 'peel' });
+        if (this.reached === 0) this.#onPieces(said, 'other', { ...more, is: 'peel' });
         else this.#onPieces(said, action, more);
         return;
       case 'unhoop':
-        this.#add(said, action, null, more);
-        [this.#now.over, this.#now.out, this.#now.hooped, this.#now.lastWasHoop] = [
-          false,
-          true,
-          false,
-          false
-        ];
+        this.add(said, action, null, more);
+        [this.now.over, this.now.out, this.now.hooped, this.now.lastWasHoop] = [false, true, false, false];
         return;
       case 'hoop':
-        [this.#now.hooped, this.#now.out] = [true, false];
+        [this.now.hooped, this.now.out] = [true, false];
         this.#onPieces(said, action, more);
         return;
       case 'untape':
       case 'unpin':
-        this.#loosen(said, action, more);
+        this.loosen(said, action, more);
         return;
       case 'change-bobbin':
         if (
@@ -229,49 +211,39 @@ class Reader {
           ) &&
           !/^wind\b/i.test(text)
         )
-          this.#add(said, 'change-thread', null, more);
-        this.#add(said, action, null, more);
+          this.add(said, 'change-thread', null, more);
+        this.add(said, action, null, more);
         return;
       case 'turn-through':
-        this.#now.turnedOut = true;
-        this.#add(said, action, this.#named(text) ?? this.#item, more);
+        this.now.turnedOut = true;
+        this.add(said, action, thingTurned(text) ?? this.#item, more);
         return;
       case 'clip':
-        this.#add(said, action, /\bcorners?\b/i.test(text) ? 'corners' : (thing ?? null), more);
+        this.add(said, action, /\bcorners?\b/i.test(text) ? 'corners' : (thing ?? null), more);
         return;
       default:
-        if (thing !== undefined || on === 'none') this.#add(said, action, thing ?? null, more);
+        if (thing !== undefined || on === 'none') this.add(said, action, thing ?? null, more);
         else this.#onPieces(said, action, more);
     }
-  }
-
-  /** The thing that “turn the bib right side out” names. */
-  #named(text: string): string | null {
-    const noun = /^\p{L}+\s+(?:the|your)\s+((?:\p{L}+\s+)?\p{L}+?)\s+(?:right|inside|through|out)\b/iu.exec(
-      text
-    )?.[1];
-    return noun === undefined || /^(?:whole|work|item|thing|project|excess|rest)/i.test(noun)
-      ? null
-      : noun.toLowerCase();
   }
 
   /** What is done to pieces, one action for each. */
   #onPieces(said: Said, action: ActionKind, more: More): void {
     const { text } = said;
-    if (this.#now.turnedOut && OF_THE_ITEM.has(action) && this.#things.mentions(text).length === 0) {
-      this.#add(said, action, this.#item, more);
+    if (this.now.turnedOut && OF_THE_ITEM.has(action) && this.things.mentions(text).length === 0) {
+      this.add(said, action, this.#item, more);
       return;
     }
-    if (action === 'attach-hardware' && this.#things.mentions(text).length === 0) {
-      this.#add(said, action, HARDWARE_WORDS.exec(text)?.[0].toLowerCase() ?? null, more);
+    if (action === 'attach-hardware' && this.things.mentions(text).length === 0) {
+      this.add(said, action, HARDWARE_WORDS.exec(text)?.[0].toLowerCase() ?? null, more);
       return;
     }
-    if (action === 'cut-out' && this.#things.mentions(text).length === 0) {
-      this.#add(said, action, this.#named(text) ?? this.#item, more);
+    if (action === 'cut-out' && this.things.mentions(text).length === 0) {
+      this.add(said, action, thingTurned(text) ?? this.#item, more);
       return;
     }
-    const loose = this.#now.laid.filter(
-      (piece) => this.#now.laidSince.has(piece) && !this.#now.taped.includes(piece)
+    const loose = this.now.laid.filter(
+      (piece) => this.now.laidSince.has(piece) && !this.now.taped.includes(piece)
     );
     // A sentence that only says “Tape.” means all that was laid since the last stop.
     const pieces =
@@ -279,8 +251,12 @@ class Reader {
       /^tape(?: (?:it|them|both|all))?(?: down)?$/i.test(said.sentence.text.replace(/[.!]$/, '')) &&
       loose.length > 0
         ? loose
-        : objectsOf(this.#things, action, text, this.#now);
-    const where = this.#whereOf(action, text);
+        : objectsOf(this.things, action, text, this.now);
+    // Whatever is hooped without a name is the stabiliser.
+    const stabiliser =
+      this.things.pieces.find(({ role }) => role === 'stabiliser') ?? this.things.takeUp('stabiliser');
+    if (action === 'hoop' && pieces.length === 0 && stabiliser) pieces.push(stabiliser);
+    const where = this.whereOf(action, text);
     const side = action === 'lay' || action === 'insert-ribbon' ? facing(text, where === 'below') : {};
     // “Put the silk, 22 x 9 cm, over it” says what no list does.
     const [only] = pieces;
@@ -290,18 +266,18 @@ class Reader {
     }
     for (const piece of pieces.length > 0 ? pieces : [null]) {
       if (piece === null || typeof piece === 'string') {
-        this.#add(said, action, piece, { ...more, ...side, where });
+        this.add(said, action, piece, { ...more, ...side, where });
         continue;
       }
-      const isNew = !this.#now.laid.includes(piece);
+      const isNew = !this.now.laid.includes(piece);
       const isRibbon = RIBBON.test(`${piece.name} ${piece.material ?? ''}`) && !/\btape\b/i.test(piece.name);
-      if (isNew && isRibbon && ['tape', 'pin', 'lay', 'glue'].includes(action) && !this.#now.out) {
-        this.#add(said, 'insert-ribbon', piece, {
+      if (isNew && isRibbon && ['tape', 'pin', 'lay', 'glue'].includes(action) && !this.now.out) {
+        this.add(said, 'insert-ribbon', piece, {
           ...more,
           ...facing(text, where === 'below'),
-          where: where ?? this.#now.here
+          where: where ?? this.now.here
         });
-        this.#now.laid.push(piece);
+        this.now.laid.push(piece);
         if (action === 'lay') continue;
       }
       // "Tape the back in place" lays what does not lie there yet.
@@ -309,90 +285,47 @@ class Reader {
         isNew &&
         !isRibbon &&
         (action === 'tape' || action === 'pin') &&
-        !this.#now.out &&
+        !this.now.out &&
         piece.role !== 'stabiliser'
       ) {
-        this.#add(said, 'lay', piece, {
+        this.add(said, 'lay', piece, {
           ...more,
           ...facing(text, where === 'below'),
           where: BELOW.test(text) ? 'below' : where
         });
-        this.#now.laid.push(piece);
-        this.#now.sides.set(piece, BELOW.test(text) ? 'below' : where);
+        this.now.laid.push(piece);
+        this.now.sides.set(piece, BELOW.test(text) ? 'below' : where);
       }
       const at =
-        action === 'tape' && this.#now.sides.get(piece) ? { where: this.#now.sides.get(piece) ?? null } : {};
+        action === 'tape' && this.now.sides.get(piece) ? { where: this.now.sides.get(piece) ?? null } : {};
       const flipped: More =
         action === 'flip'
-          ? { face: 'up', faceFromAbove: this.#now.over ? 'down' : 'up', where: this.#now.here }
+          ? { face: 'up', faceFromAbove: this.now.over ? 'down' : 'up', where: this.now.here }
           : {};
-      this.#add(said, action, piece, { ...more, ...side, where, ...at, ...flipped });
-      if (action === 'lay') this.#now.laidSince.add(piece);
-      if (action === 'lay' && isNew) this.#now.laid.push(piece);
-      if (action === 'lay') this.#now.sides.set(piece, where);
-      if (action === 'tape' && !this.#now.taped.includes(piece)) this.#now.taped.push(piece);
-      if (action === 'pin' && !this.#now.pinned.includes(piece)) this.#now.pinned.push(piece);
+      this.add(said, action, piece, { ...more, ...side, where, ...at, ...flipped });
+      if (action === 'lay') this.now.laidSince.add(piece);
+      if (action === 'lay' && isNew) this.now.laid.push(piece);
+      if (action === 'lay') this.now.sides.set(piece, where);
+      if (action === 'tape' && !this.now.taped.includes(piece)) this.now.taped.push(piece);
+      if (action === 'pin' && !this.now.pinned.includes(piece)) this.now.pinned.push(piece);
     }
     const known = pieces.filter((piece) => typeof piece !== 'string');
-    if (known.length > 0) this.#now.speakOf(said.sentence.index, known);
-  }
-
-  /** Tape and pins come off the pieces named, else off all that have them. */
-  #loosen(said: Said, action: 'untape' | 'unpin', more: More): void {
-    const { text } = said;
-    const held = action === 'untape' ? this.#now.taped : this.#now.pinned;
-    const named = this.#things
-      .mentions(text)
-      .map(({ piece }) => piece)
-      .filter((piece) => held.includes(piece) || !/\btapes?\b/i.test(piece.name));
-    const where = action === 'untape' ? this.#now.here : null;
-    if (action === 'untape' && named.length === 0 && /\ball\b/i.test(text) && held.length !== 1) {
-      this.#add(said, action, 'all tape', { ...more, where: null });
-      this.#now.taped = [];
-      return;
-    }
-    const meant = /\b(?:it|them)\b/i.test(text) ? this.#now.last.filter((piece) => held.includes(piece)) : [];
-    const off = named.length > 0 ? named : meant.length > 0 ? meant : [...held];
-    for (const piece of off.length > 0 ? off : [null]) this.#add(said, action, piece, { ...more, where });
-    const rest = held.filter((piece) => !off.includes(piece));
-    if (action === 'untape') this.#now.taped = rest;
-    else this.#now.pinned = rest;
-    if (off.length > 0) this.#now.speakOf(said.sentence.index, off);
-  }
-
-  #whereOf(action: ActionKind, text: string): SheetAction['where'] {
-    if (!['lay', 'insert-ribbon', 'tape', 'pin', 'flip'].includes(action))
-      return this.#now.over && action === 'trim' ? 'below' : null;
-    if (this.#now.over) return 'below';
-    if (action === 'lay' || action === 'insert-ribbon') return BELOW.test(text) ? 'below' : 'above';
-    return this.#now.here;
+    if (known.length > 0) this.now.speakOf(said.sentence.index, known);
   }
 
   /** Parts without a verb of the craft: “the back, right side down, over everything”, “the batting goes over the line”. */
   #withoutVerb(said: Said): void {
-    const asked = askedWithoutVerb(said.text, this.#things.mentions(said.text)[0]);
+    const asked = askedWithoutVerb(said.text, this.things.mentions(said.text)[0]);
     if (asked !== undefined) this.#segment({ ...said, text: asked });
   }
+}
 
-  #add(
-    { sentence, text, optional }: Said,
-    action: ActionKind,
-    piece: SheetPiece | string | null = null,
-    more: More = {}
-  ): void {
-    this.actions.push({
-      after: this.#reached,
-      action,
-      piece: typeof piece === 'string' ? piece : (piece?.name ?? null),
-      face: null,
-      faceFromAbove: null,
-      where: null,
-      sentence: sentence.index,
-      is: null,
-      optional,
-      confidence: SURE,
-      text,
-      ...more
-    });
-  }
+/** The thing that “turn the bib right side out” names. */
+function thingTurned(text: string): string | null {
+  const noun = /^\p{L}+\s+(?:the|your)\s+((?:\p{L}+\s+)?\p{L}+?)\s+(?:right|inside|through|out)\b/iu.exec(
+    text
+  )?.[1];
+  return noun === undefined || /^(?:whole|work|item|thing|project|excess|rest)/i.test(noun)
+    ? null
+    : noun.toLowerCase();
 }

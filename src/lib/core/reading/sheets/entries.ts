@@ -22,7 +22,11 @@ export function entriesOf(line: PaperLine): PaperLine[] {
   const whole = flat(line.text);
   const label = /^\W*([^:]{2,40}):\s+(?=\S)/.exec(whole);
   const leads = label?.[1] !== undefined && LEADS.test(label[1]) && !saysMeasure(label[1]);
-  const text = leads ? whole.slice(label[0].length) : whole;
+  const needs =
+    /^(?:[^:]*?\.\s+)?(?:each|every|you|one)\b[^.:,]{0,20}?\b(?:needs?|requires?|takes)\s+(?=\S)/i.exec(
+      whole
+    );
+  const text = leads ? whole.slice(label[0].length) : needs ? whole.slice(needs[0].length) : whole;
   const parts = parted(text);
   if (parts.filter((part) => saysMeasure(part) || SAME.test(part)).length < 2)
     return leads && saysMeasure(text) ? [alone(line, text)] : [line];
@@ -34,6 +38,7 @@ export function isList(text: string): boolean {
   const own = flat(text);
   const measures = parted(own).filter((part) => saysMeasure(part) || SAME.test(part)).length;
   const label = /^\W*([^:.]{2,40}):/.exec(own)?.[1];
+  if (measures >= 2 && /\b(?:needs?|requires?|takes)\b/i.test(own)) return true;
   return measures >= 3 || (measures >= 1 && label !== undefined && LEADS.test(label));
 }
 

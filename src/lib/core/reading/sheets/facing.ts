@@ -31,6 +31,19 @@ const SAYS: [pattern: RegExp, face: Seen][] = [
 const LIES: Readonly<Record<string, string>> = { T: 's together', U: ' up', D: ' down' };
 
 /**
+ * A text with the letters for how sides lie written out.
+ *
+ * @example
+ * sidesInWords('the back on top, RST') // 'the back on top, right sides together'
+ */
+export function sidesInWords(text: string): string {
+  return text.replace(
+    /\b([RW])S(T|U|D)\b/g,
+    (_, side: string, lies: string) => `${side === 'R' ? 'right' : 'wrong'} side${LIES[lies] ?? ''}`
+  );
+}
+
+/**
  * Which side lies towards the maker, where words say it.
  *
  * @param isBelow whether the hoop is turned over, so that from above it is the other way round
@@ -39,11 +52,7 @@ const LIES: Readonly<Record<string, string>> = { T: 's together', U: ' up', D: '
  * facing('lay the back right side facing you', true) // { face: 'up', faceFromAbove: 'down' }
  */
 export function facing(text: string, isBelow: boolean): Facing {
-  const whole = text.replace(
-    /\b([RW])S(T|U|D)\b/g,
-    (_, side: string, lies: string) => `${side === 'R' ? 'right' : 'wrong'} side${LIES[lies] ?? ''}`
-  );
-  const face = SAYS.find(([pattern]) => pattern.test(whole))?.[1];
+  const face = SAYS.find(([pattern]) => pattern.test(text))?.[1];
   if (face === undefined) return { face: null, faceFromAbove: null };
   return { face, faceFromAbove: isBelow ? turned(face) : face };
 }

@@ -88,6 +88,7 @@ export const MEANINGS: readonly Meaning[] = [
     'none',
     `^(?:remove|take|release|lift)\\s+(?:it\\s+|out\\s+)?(?:from|of|out of)\\s+(?:the\\s+|your\\s+)?${HOOP}\\b`
   ),
+  means('unhoop', 'none', `^out\\s+of\\s+(?:the\\s+)?${HOOP}\\s*$`),
   means('unhoop', 'none', `^free\\s+(?:the\\s+)?${WORK}\\b`),
   means(
     'unhoop',
@@ -233,6 +234,11 @@ export const MEANINGS: readonly Meaning[] = [
     'none',
     `^(?:clip|notch|snip|nick|cut|trim)\\b.*\\b(?:curves?|corners?|inward|notch(?:es)?|into the)\\b`,
     { thing: 'curves' }
+  ),
+  means(
+    'cut-out',
+    'piece',
+    `^cut\\s+(?:\\S+\\s*){1,3}?(?:away\\s+)?(?:from|outside)\\s+the\\s+(?:stitch|seam|line|edge)`
   ),
   means('cut-out', 'piece', `^cut\\b.*\\bout\\b(?!.*\\bof\\s+the\\s+way\\b)`),
   means('cut-out', 'piece', `^(?:cut|trim)\\s+(?:all\\s+)?(?:a?round)\\b`),

@@ -70,5 +70,7 @@ export function wordsFor(name: string, material: string | null, role: SheetPiece
       words.add(kind);
   }
   if (role === 'topping') words.add('topping').add('film');
+  // “Two panels” are meant by “panel” too.
+  for (const word of [...words]) words.add(word.replace(/(?<=\p{L}{3}[^s])s$/u, ''));
   return [...words].filter((word) => word !== '').sort((a, b) => b.length - a.length);
 }

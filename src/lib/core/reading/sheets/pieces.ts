@@ -186,7 +186,10 @@ function countIn(text: string, cells: readonly string[]): { count: number; rest:
 function tidy(text: string): string {
   return text
     .replace(/^[\s•◦▪●·*–—>|:=,-]+|[\s|,;:=–—.-]+$/g, '')
+    .replace(/\s+/g, ' ')
+    .replace(/(?:\s?\.){3,}/g, ' ')
     .replace(/^each\b,?\s*/i, '')
+    .replace(/^panels?\s+(?=\p{L})/iu, '')
     .replace(
       /^(?:squares?|pieces?|strips?|sheets?|layers?|lengths?|scraps?|rectangles?|circles?)\s+of\s+/i,
       ''

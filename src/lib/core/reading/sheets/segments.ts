@@ -1,3 +1,4 @@
+import { sidesInWords } from './facing';
 import { tellsOf } from './withoutVerb';
 
 /** A part of a sentence that asks for one thing, with where it stands. */
@@ -53,7 +54,7 @@ const isVerb = (word: string | undefined): boolean => word !== undefined && VERB
  * segmentsOf('Lay A over it and tape the corners.', () => false).map(({ text }) => text) // ['Lay A over it', 'tape the corners']
  */
 export function segmentsOf(sentence: string, isThing: (text: string) => boolean): Segment[] {
-  const clean = sentence
+  const clean = sidesInWords(sentence)
     .replace(/[.!?]+["”’)]*$/, '')
     .replace(/\b(hand|slip|ladder|whip)\s+(stitch|sew)\b/gi, '$1-$2')
     .replace(/\b((?:stitch|stop|colou?r)s?\s+\d+)\s*\([^)]*\)(?=\s*(?:and|,|to|–)\s*\d)/gi, '$1')
@@ -66,7 +67,7 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
   const raw = clean
     .replace(/\s*\((?=(?:\p{L}+\s)?(?:stop|colou?r)s?\s?\d)([^)]*)\)/giu, ' ⟨$1')
     .split(
-      /\s*[;:]\s+|\s+[–—-]\s+|,\s*|\s+(?=and\b)|\s+(?=then\b)|\s+(?=while\b)|\s+(?=before\b)|\s+(?=until\b)|\s+(?=so that\b)|\s+(?=because\b)|\s+(?=without\b)|\s+(?=after\b)|\s+\(|\)\s*/i
+      /\s*[;:]\s+|\s+[–—-]\s+|,\s*|\s+(?=and\b)|\s+(?=then\b)|\s+(?=while\b)|\s+(?=before\b)|\s+(?=until\b)|\s+(?=so that\b)|\s+(?=because\b)|\s+(?=without\b)|\s+(?=after\b(?!\s+another))|\s+\(|\)\s*/i
     )
     .map((part) => part.trim())
     .filter((part) => part !== '');

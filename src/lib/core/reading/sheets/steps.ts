@@ -50,6 +50,12 @@ const STYLES: readonly Style[] = [
       : undefined;
   },
   (text) => {
+    const found = /^((?:stop|colou?r)\s*#?\s*(\d{1,3}))\b\s*[–—:.-]+\s*\p{L}/iu.exec(text);
+    return found?.[1] && found[2]
+      ? { label: found[1], value: Number(found[2]), rest: /[.!?]$/.test(text) ? text : `${text}.` }
+      : undefined;
+  },
+  (text) => {
     const found = /^(?:[•◦▪●○■‣►▸✓✔☐□*>]|[-–—](?=\s))\s*(?:\[[ x]?\]\s*)?(.*)$/.exec(text);
     return found ? { label: '', value: null, rest: found[1] ?? '' } : undefined;
   }
@@ -114,6 +120,9 @@ function between(flow: readonly FlowLine[], starts: ReadonlyMap<number, Start>):
       return;
     }
     const own = steps.at(-1)?.parts[0];
+    // What is hooped may stand above the first stop.
+    if (!own && /^(?:hoop|hooping)\b/i.test(text))
+      steps.push({ number: '', section: null, parts: [{ text: text.trim(), lines: [line] }] });
     if (!own || !open) {
       if (own && isHeading(text)) section = text.trim();
       return;

@@ -29,7 +29,7 @@ const RUN =
   /^(?:sew|stitch|run|embroider|start|work|do|machine|let|go|continue|finish|make|repeat|use|press|resume)\b/i;
 const STOP = String.raw`(?:(?:colou?r|thread|machine|needle|sewing)[\s-])?(?:stops?|colou?rs?|rounds?|sections?|runs?|passe?s?|sequences?)`;
 /** A number in figures or in words, which measures nothing. */
-const COUNT = String.raw`(?:\d{1,3}(?!\s*(?:mm|cm|in\b|inch|["″”/.]\d?))|${NUMBER_WORDS.join('|')})`;
+const COUNT = String.raw`(?:\d{1,3}(?!\s*(?:mm|cm|in\b|inch|["″”/.]\d?))|(?:${NUMBER_WORDS.join('|')})(?!\s+(?:after|by|at|of)\b))`;
 const MORE = String.raw`(?:\s*\([^)]*\))?\s*(?:to|–|-|through|and|&|,|\+)\s*(?:${STOP}\s*)?(${COUNT})\b`;
 const NUMBERED = new RegExp(
   String.raw`\b${STOP}\s*(?:#|no\.?|number|nr\.?)?\s*(${COUNT})\b(?!\s+(?:more\s+)?(?:${STOP}|times)\b)(?:${MORE})?(?:${MORE})?`,
@@ -48,6 +48,9 @@ const SEVERAL = new RegExp(`\\b(${NUMBER_WORDS.join('|')}|\\d{1,2})\\s+(?:more\\
 /** What a sheet calls the work of a stop, where it does not number them. */
 const WORK =
   /\b(?:placement|position(?:ing)?|guide|die|cutting?|outline|tack-?down|tacking|hold-?down|holding|basting|zig-?zag|satin|border|edge|edging|seam|quilting|stippling|design|motif|lettering|letters|name|words?|eyes?|details?|decoration|top-?stitch\w*|perimeter|cover stitch\w*|buttonholes?|eyelets?|marks?|lines?)\b/i;
+
+/** “#3 seam”. */
+const HASHED = /^(?:(?:sew|stitch|run|embroider)\s+)?#\s?(\d{1,2})\b/i;
 
 /** Stops that a part of a sentence runs: how many, and the number of the first where it says one. */
 export interface StopsSaid {
@@ -69,7 +72,7 @@ export interface StopsSaid {
 export function stopsSaid(segment: string, reached: number): StopsSaid | undefined {
   const text = segment.replace(/^(?:and|then|now|next)\s+/i, '');
   if (/^(?:before|until)\b/i.test(text)) return undefined;
-  const numbered = NUMBERED.exec(text) ?? BARE.exec(text);
+  const numbered = NUMBERED.exec(text) ?? BARE.exec(text) ?? HASHED.exec(text);
   if (numbered?.[1]) {
     const from = numberSaid(numbered[1]) ?? 0;
     const to = Math.max(from, numberSaid(numbered[2] ?? '') ?? 0, numberSaid(numbered[3] ?? '') ?? 0);
@@ -107,7 +110,7 @@ export function stopsSaid(segment: string, reached: number): StopsSaid | undefin
 
 /** Whether a part of a sentence names a stop by its number, run or only spoken of. */
 export function namesStop(segment: string): boolean {
-  return NUMBERED.test(segment);
+  return NUMBERED.test(segment) || HASHED.test(segment);
 }
 
 /**

@@ -9,7 +9,7 @@ export interface Mention {
 
 /** Nouns of the craft that are pieces even where no list names them, the telling ones first. */
 const NOUNS =
-  /\b(?:(?:front|back|backing|lining|pocket|upper|lower|top|bottom|outer|inner|main|second|first|left|right|accent|border|ear|wing|flap|side|base|cover)\s+(?:fabric|cloth|piece|panel|felt|vinyl|cotton|lining|pocket|zip tape)s?|tear-?away(?:\s+stabili[sz]er)?|cut-?away(?:\s+stabili[sz]er)?|(?:tear|cut)\s+away\s+stabili[sz]er|(?:wash-?away|water-soluble)(?:\s+\p{L}+)?|stabili[sz]er|topping|batting|wadding|fleece|foam|interfacing|felt|vinyl|fabric|cotton|towel|towelling|lining|backing|zip(?:per)?|ribbon|elastic|cord|strap|loop|tab|webbing|pocket|flap|mesh|film|appliqué|applique|lace|canvas|leather|cork|ticking|linen|velvet|denim|fur|tulle|organza|pages?|cover|binding|piping|handle)\b/giu;
+  /\b(?:(?:front|back|backing|lining|pocket|upper|lower|top|bottom|outer|inner|main|second|first|left|right|accent|border|ear|wing|flap|side|base|cover)\s+(?:fabric|cloth|piece|panel|felt|vinyl|cotton|lining|pocket|zip tape)s?|tear-?away(?:\s+stabili[sz]er)?|cut-?away(?:\s+stabili[sz]er)?|(?:tear|cut)\s+away\s+stabili[sz]er|(?:wash[\s-]?away|water[\s-]soluble)(?:\s+(?!off\b|in\b|from\b|and\b|with\b|on\b|to\b|into\b|is\b|goes\b)\p{L}+)?|stabili[sz]er|topping|batting|wadding|fleece|foam|interfacing|felt|vinyl|fabric|cotton|towel|towelling|lining|backing|zip(?:per)?|ribbon|elastic|cord|strap|loop|tab|webbing|pocket|flap|mesh|film|appliqué|applique|lace|canvas|leather|cork|ticking|linen|velvet|denim|fur|tulle|organza|pages?|cover|binding|piping|handle)\b/giu;
 
 /** A piece called by a letter. */
 const LETTERED = /\b(?:fabric|piece|felt|vinyl|cotton|cloth|panel)\s+([A-Z])\b/;
