@@ -41,7 +41,8 @@ export function materialOf({ name, material, role }: SheetPiece, at: number): Ma
   // "cotton, interfaced" is cotton.
   const found = KINDS.find(([words]) => words.test(said.replace(/\binterfaced\b/, '')));
   // Mesh that is hooped is stabiliser, mesh that is laid is cloth.
-  const isMesh = role === 'stabiliser' && found?.[1] === 'stretch-mesh';
+  const isMesh =
+    role === 'stabiliser' && found?.[1] === 'stretch-mesh' && !/\b(?:stretch|netting|tulle)\b/.test(said);
   const kind = isMesh
     ? 'soft-mesh'
     : (found?.[1] ?? (role === 'stabiliser' ? 'tear-away' : role === 'topping' ? 'wash-away-film' : 'woven'));

@@ -36,10 +36,13 @@ export function opsOf(
   switch (action.action) {
     case 'hoop':
       return id ? [{ do: 'hoop', pieceIds: [id], sticky: false }] : [other];
+    case 'tear-away':
+      return id && sheet.pieces.some(({ name, role }) => name === action.piece && role === 'topping')
+        ? [{ do: 'topping-off', pieceId: id }]
+        : [{ do: 'tear-away' }];
     case 'unhoop':
     case 'hoop-on':
     case 'hoop-off':
-    case 'tear-away':
     case 'rinse':
     case 'unpin':
       return [{ do: action.action }];
