@@ -56,7 +56,9 @@ export const wings = {
     plan: ['stack', 'sizes', 'time'],
     checks: ['stack', 'plan'],
     interpret: ['stack', 'checks'],
-    summary: ['plan', 'checks']
+    appearance: ['stack'],
+    why: ['stack'],
+    summary: ['plan', 'checks', 'appearance']
   },
   preparing: { stash: [], threads: ['stash'], cutting: ['stash', 'threads'], templates: [] },
   running: { standIn: [], runs: ['standIn'], learning: ['runs'] },

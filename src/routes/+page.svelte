@@ -12,6 +12,7 @@
     shortInStash,
     summariesOf
   } from '$lib/data';
+  import ItemPicture from '$lib/ui/picture/ItemPicture.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { type RibbonStep, ribbonSteps } from '$lib/core/making/summary';
   import Times from '$lib/ui/Times.svelte';
@@ -167,8 +168,11 @@
         <li>
           <a
             href="/items/{id}"
-            class="grid min-h-18 grid-cols-[16rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
+            class="grid min-h-18 grid-cols-[4.5rem_14rem_minmax(0,1fr)_22rem] items-center gap-6 border-b border-rule py-3 hover:bg-sheet max-[900px]:grid-cols-1 max-[900px]:gap-2"
           >
+            <span class="block h-16 w-16"
+              >{#if made?.look}<ItemPicture look={made.look} {name} />{/if}</span
+            >
             <span
               ><span class="head text-lg">{name}</span><br /><span class="text-sm text-soft"
                 >{#if made}{made.hoop}, {made.machine.toLowerCase()}{/if}</span

@@ -258,10 +258,10 @@ test('the sheet finds a mistake before the needle does, mends it with one press,
   await page.keyboard.press('Control+z');
   await expect(looks).toHaveCount(1);
 
-  await looks.getByRole('button', { name: 'Meant so' }).click();
-  await looks.getByLabel('Why it is meant so').fill('a dark edge suits the badger');
+  await looks.getByRole('button', { name: 'This is intended' }).click();
+  await looks.getByLabel('Why it is intended').fill('a dark edge suits the badger');
   await page.keyboard.press('Enter');
-  await expect(looks).toContainText('Meant so: Stops 2 and 6');
+  await expect(looks).toContainText('Intended: Stops 2 and 6');
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
   await page.reload();
   await expect(looks).toContainText('“a dark edge suits the badger”');

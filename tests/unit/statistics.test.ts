@@ -110,7 +110,7 @@ describe('what the log tells', () => {
     expect(lessons.length).to.be.greaterThan(3);
     expect(lessons.every(({ before, after }) => after > before)).to.equal(true);
     expect(lessonWords({ name: 'Re-thread a needle', before: 1, after: 1.12 })).to.equal(
-      'Re-thread a needle: reckoned 12 % longer now'
+      'Re-thread a needle: now planned 12 % longer'
     );
     expect(taughtBy(runs, 'nobody', DEFAULT_HAND_TIMES)).to.deep.equal([]);
   });

@@ -127,7 +127,7 @@ describe('summaries in the browser', () => {
       })();
     await refreshLearned();
     expect((await lastRun())?.id).to.match(/^run-/);
-    expect((await lastRun())?.lessons.join()).to.match(/reckoned \d+ % (longer|shorter) now/);
+    expect((await lastRun())?.lessons.join()).to.match(/now planned \d+ % (longer|shorter)/);
   });
 });
 

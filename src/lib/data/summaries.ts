@@ -13,7 +13,7 @@ import { listStash } from './stash';
 import type { LastRun, StoredSummary } from './storedSummary';
 
 /** Raised when a summary holds something else, so that all are made anew. */
-const SUMMARY_VERSION = 1;
+const SUMMARY_VERSION = 2;
 /** Summaries made before they are written, so that the first are shown soon. */
 const BATCH = 25;
 

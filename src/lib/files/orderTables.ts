@@ -58,9 +58,9 @@ export function quoteCsv({ lines, total }: Quote): string {
     hands: money(each.hands),
     overhead: money(each.overhead),
     cost: money(each.cost),
-    'of it for pieces that come out bad': money(each.spoilage),
+    'of it for spoiled copies': money(each.spoilage),
     revenue: money(each.revenue),
-    'an hour of hands earns': money(each.earnsHour)
+    'earned per hour of hand work': money(each.earnsHour)
   });
   return csv([
     ...lines.map((line) => ({

@@ -17,8 +17,8 @@
 </script>
 
 <header class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-  <h1 class="text-3xl">{plan.itemName}</h1>
-  <p class="text-soft" title={formatSize(plan.finished, otherUnit(plan.unit))}>
+  <h1 class="text-2xl leading-tight">{plan.itemName}</h1>
+  <p class="text-[0.9375rem] text-soft" title={formatSize(plan.finished, otherUnit(plan.unit))}>
     {#if plan.variant.name !== 'As drawn'}{plan.variant.name} ·{/if}
     finished {formatSize(plan.finished, plan.unit)} · {plan.hoop.name.toLowerCase()}
     {formatSize(plan.hoop.field, plan.unit)} · {plan.machine.name.toLowerCase()}

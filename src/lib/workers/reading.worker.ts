@@ -4,12 +4,27 @@ import type { Face } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
 import { sentenceOf } from '$lib/core/craft/findings';
 import type { Finding } from '$lib/core/making/checks';
+import { type Appearance, appearance } from '$lib/core/making/appearance';
 import { interpret, type Interpretation, type Papers } from '$lib/core/making/interpret';
+import { planAndTrace } from '$lib/core/making/plan';
 import { expose } from 'comlink';
 
 /** A sheet as an item, as the page shows it. */
 export interface Interpreted extends Omit<Interpretation, 'findings'> {
   findings: { severity: Finding['severity']; stepId: string | null; text: string }[];
+  /** How it looks in the end. */
+  look: Appearance | null;
+  /** How it would look with each answer to a question, by action. */
+  outcomes: { action: number; up: Appearance | null; down: Appearance | null }[];
+}
+
+/** Questions whose outcomes are drawn. */
+const MOST_DRAWN = 3;
+
+function lookOf({ item }: Interpretation, shop: Shop): Appearance | null {
+  const { trace, item: planned } = planAndTrace(item, undefined, shop);
+  const last = trace.at(-1)?.state;
+  return last ? appearance(last, planned) : null;
 }
 
 const worker = {
@@ -17,9 +32,18 @@ const worker = {
     typeof source === 'string' ? readChart(source, said) : readPaper(source, said),
   // What an edit would do to a finding is a function, and stays here.
   interpret: (papers: Papers, shop: Shop, answers: ReadonlyMap<number, Face>): Interpreted => {
-    const { findings, ...rest } = interpret(papers, shop, answers);
+    const made = interpret(papers, shop, answers);
+    const { findings, ...rest } = made;
+    const drawn = (action: number, face: Face): Appearance | null =>
+      lookOf(interpret(papers, shop, new Map(answers).set(action, face)), shop);
     return {
       ...rest,
+      look: lookOf(made, shop),
+      outcomes: made.questions.slice(0, MOST_DRAWN).map(({ action }) => ({
+        action,
+        up: drawn(action, 'up'),
+        down: drawn(action, 'down')
+      })),
       findings: findings.map(({ code, severity, stepId, values }) => ({
         severity,
         stepId,

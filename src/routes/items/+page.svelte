@@ -17,6 +17,7 @@
     summariesOf
   } from '$lib/data';
   import OpenFile from '$lib/ui/OpenFile.svelte';
+  import ItemPicture from '$lib/ui/picture/ItemPicture.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import More from '$lib/ui/More.svelte';
   import { downloadJson } from '$lib/ui/files';
@@ -116,19 +117,26 @@
     {@const card = cards.value?.get(item.id)}
     {@const made = card?.summary}
     <li class="relative flex min-h-52 flex-col gap-3 rounded-md border-[1.5px] border-ink bg-sheet p-4">
-      <div>
-        <h2 class="text-xl">
-          <a href="/items/{item.id}" class="after:absolute after:inset-0">{item.name}</a>
-        </h2>
-        {#if made}
-          <p class="text-soft" title={formatSize(made.finished, otherUnit(made.unit))}>
-            {formatSize(made.finished, made.unit)} · {made.hoop.toLowerCase()} · {made.machine.toLowerCase()}
-          </p>
+      <div class="flex gap-4">
+        {#if made?.look}
+          <div class="h-28 w-28 shrink-0"><ItemPicture look={made.look} name={item.name} /></div>
         {/if}
+        <div class="min-w-0 flex-1">
+          <h2 class="text-xl leading-tight">
+            <a href="/items/{item.id}" class="after:absolute after:inset-0">{item.name}</a>
+          </h2>
+          {#if made}
+            <p class="mt-1 text-soft" title={formatSize(made.finished, otherUnit(made.unit))}>
+              {formatSize(made.finished, made.unit)} · {made.hoop.toLowerCase()} · {made.machine.toLowerCase()}
+            </p>
+            <div class="mt-2">
+              <Times hands={made.hands} needle={made.needle} waiting={made.waiting} size="small" />
+            </div>
+          {/if}
+        </div>
       </div>
       {#if made}
         <Ribbon steps={made.ribbon} label="{item.name}: {made.ribbon.length} steps" small />
-        <Times hands={made.hands} needle={made.needle} waiting={made.waiting} size="small" />
       {:else if card?.problem}
         <p class="border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">{card.problem}</p>
       {:else}

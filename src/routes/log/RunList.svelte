@@ -62,7 +62,7 @@
           aria-label="Learn from {run.itemName}, {format(run.startedAt, 'd MMM yyyy, HH:mm')}"
           checked={!run.leftOut}
           onchange={(event) => void markRun(run.id, { leftOut: !event.currentTarget.checked })}
-        />teaches</label
+        />learn from it</label
       >
     </li>
   {/each}

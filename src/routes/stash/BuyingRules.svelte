@@ -92,7 +92,9 @@
   </div>
   <div>
     <h2 class="text-xl">What can be bought</h2>
-    <p class="text-soft">Steps and sizes of your shops. With a price the plan takes what is cheapest.</p>
+    <p class="text-soft">
+      The lengths and sizes your suppliers sell. With a price, the plan buys whatever costs least.
+    </p>
     <table class="mt-1 w-full border-collapse text-left">
       <tbody class="border-t-[1.5px] border-ink">
         {#each offers as offer (offer.id)}

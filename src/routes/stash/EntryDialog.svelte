@@ -278,7 +278,7 @@
       >
     </div>
     <div class="flex justify-end gap-3">
-      <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
+      <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
       <button type="submit" class="button button-main">{known ? 'Keep it so' : 'Put it in'}</button>
     </div>
   </form>

@@ -10,5 +10,9 @@ export const stepsFrom = (...ops: (Operation | { stop: string })[]): Step[] =>
   ops.map((op, at) => ({ id: `s${at}`, op, action: at, sentence: at }));
 export const did = (steps: readonly Step[]): string[] =>
   steps.map(({ op, action }) => `${action === null ? '+' : ''}${'do' in op ? op.do : op.stop}`);
-export const HOOP: Extract<Operation, { do: 'hoop' }> = { do: 'hoop', pieceIds: ['tear-away'], sticky: false };
+export const HOOP: Extract<Operation, { do: 'hoop' }> = {
+  do: 'hoop',
+  pieceIds: ['tear-away'],
+  sticky: false
+};
 export const sheetOf = (...lines: string[]): ReturnType<typeof readSheet> => readSheet(linesOfText(lines));

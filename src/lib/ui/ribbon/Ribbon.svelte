@@ -14,10 +14,12 @@
     onselect?: (id: string) => void;
     /** Small, for a card: no numbers, no marks. */
     small?: boolean;
+    /** Steps at which something was found. */
+    flagged?: ReadonlySet<string>;
     /** Seconds that fill the band, where two bands share one scale. */
     fullSeconds?: number;
   }
-  let { steps, label, selected, onselect, small = false, fullSeconds }: Props = $props();
+  let { steps, label, selected, onselect, small = false, flagged, fullSeconds }: Props = $props();
 
   let width = $state(0);
   const full = $derived(fullSeconds ?? ribbonSeconds(steps));
@@ -145,6 +147,12 @@
           >{/if}
       {/if}
     {/each}
+    {#if flagged}
+      {#each parts.filter(({ id }) => flagged.has(id)) as { id, x, width: wide } (id)}
+        <path d="M{x + wide / 2} {base - 7}l7 7l-7 7l-7 -7Z" class="flag" />
+        <path d="M{x + wide / 2} {base - 3.5}v4.2M{x + wide / 2} {base + 2.6}v0.9" class="bang" />
+      {/each}
+    {/if}
     <line x1="0" x2={width} y1={base} y2={base} class="base" />
     {#if cursor && !small}
       {@const middle = cursor.x + cursor.width / 2}
@@ -176,6 +184,16 @@
 </div>
 
 <style>
+  .flag {
+    fill: var(--hands);
+    stroke: var(--sheet);
+    stroke-width: 1.5;
+  }
+  .bang {
+    stroke: var(--sheet);
+    stroke-width: 1.8;
+    stroke-linecap: round;
+  }
   .edge {
     stroke: var(--edge);
     stroke-width: 1.5;

@@ -1,12 +1,21 @@
 <script lang="ts">
   import { formatDuration } from '$lib/core/base/units';
   import type { PlanStep } from '$lib/core/documents/plan';
-  import { TriangleAlert } from '@lucide/svelte';
+  import { Hand, TriangleAlert } from '@lucide/svelte';
   import MarkIcon from '$lib/ui/ribbon/MarkIcon.svelte';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime, stopNote } from './words';
 
-  let { step, selected, onselect }: { step: PlanStep; selected: boolean; onselect: () => void } = $props();
+  interface Props {
+    step: PlanStep;
+    selected: boolean;
+    /** Whether its caution is said here: once for a kind of work. */
+    careful?: boolean;
+    /** What was found at it, in words. */
+    found?: { severity: 'stop' | 'warn'; text: string } | undefined;
+    onselect: () => void;
+  }
+  let { step, selected, careful = false, found, onselect }: Props = $props();
   const hands = $derived(step.kind === 'hand');
   /** The hoop in a word, for a narrow column. */
   const SHORT = { empty: '', off: 'off', on: 'on', forward: 'forward', unhooped: '' };
@@ -43,9 +52,15 @@
     >
   </span>
   <span class="flex items-center justify-end gap-2 text-sm whitespace-nowrap text-soft">
-    {#if hands && step.caution}<span title={step.caution}
-        ><TriangleAlert size={16} class="text-warn" aria-hidden="true" /><span class="sr-only">Careful.</span
-        ></span
+    {#if found}<span title={found.text}
+        ><TriangleAlert
+          size={18}
+          class={found.severity === 'stop' ? 'text-hands' : 'text-warn'}
+          aria-hidden="true"
+        /><span class="sr-only">To look at.</span></span
+      >{/if}
+    {#if hands && careful}<span title={step.caution}
+        ><Hand size={16} class="text-soft" aria-hidden="true" /><span class="sr-only">Careful.</span></span
       >{/if}
     {SHORT[step.hoop.where]}{step.hoop.turned ? ', turned' : ''}
   </span>

@@ -5,6 +5,23 @@ export function stepTime(step: PlanStep): number {
   return step.hands.value + step.running.value + step.waiting.value;
 }
 
+/**
+ * The steps at which a caution is said: the first of its kind, and again only once another danger came between.
+ *
+ * @example
+ * cautionsSaid(stepsWithTwoHotIrons) // the id of the first one alone
+ */
+export function cautionsSaid(steps: readonly Pick<PlanStep, 'id' | 'caution'>[]): ReadonlySet<string> {
+  const before = new Set<string>();
+  return new Set(
+    steps.flatMap(({ id, caution }) => {
+      if (!caution || before.has(caution)) return [];
+      before.add(caution);
+      return [id];
+    })
+  );
+}
+
 const SEEN = {
   front: 'seen on the front',
   back: 'seen on the back',

@@ -3,15 +3,19 @@
   import { formatSize } from '$lib/core/base/units';
   import { hoopWords, wordsIn } from '$lib/core/craft/operations';
   import { getShop, live } from '$lib/data';
+  import { appearance } from '$lib/core/making/appearance';
+  import { whyOf } from '$lib/core/making/why';
+  import Pictures from '$lib/ui/picture/Pictures.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
   import { stackScene } from '$lib/ui/stack/scene';
-  import StackView from '$lib/ui/stack/StackView.svelte';
+  import LayersView from '$lib/ui/stack/LayersView.svelte';
   import Player from '$lib/ui/steps/Player.svelte';
+  import { cautionsSaid } from '$lib/ui/steps/words';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
-  import { TriangleAlert } from '@lucide/svelte';
+  import { Hand } from '@lucide/svelte';
   import { tick } from 'svelte';
   import { example } from '../example';
   import { CONSTRUCTIONS, withOwn } from '$lib/core/craft/constructions';
@@ -24,8 +28,19 @@
   const plan = $derived(shown?.plan);
 
   let at = $state(0);
+  /** Until a step is chosen, the finished item is shown. */
+  let isNew = $state(true);
+  const look = $derived.by(() => {
+    const last = shown?.trace.at(-1)?.state;
+    return last && shown ? appearance(last, shown.item) : null;
+  });
+  /** The last step at which all of it lies in the ring. */
+  const fullest = $derived(
+    shown?.trace.findLast(({ state }) => state.hoop.where === 'on' || state.hoop.where === 'off')
+  );
   let list = $state<HTMLOListElement>();
   const step = $derived(plan?.steps[at]);
+  const why = $derived(shown && step?.itemStepId ? whyOf(shown.item, shown.trace, step.itemStepId) : null);
   const own = $derived(
     plan?.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId
   );
@@ -40,7 +55,10 @@
   );
   const cautions = $derived([...new Set((plan?.steps ?? []).flatMap(({ caution }) => caution ?? []))]);
 
+  const careful = $derived(cautionsSaid(plan?.steps ?? []));
+
   async function show(next: number): Promise<void> {
+    isNew = false;
     at = next;
     await tick();
     // The list scrolls, never the page: what is drawn stays in view.
@@ -77,30 +95,59 @@
         aria-label="Steps"
       >
         {#each plan.steps as each, index (each.id)}
-          <li><StepRow step={each} selected={index === at} onselect={() => void show(index)} /></li>
+          <li>
+            <StepRow
+              step={each}
+              careful={careful.has(each.id)}
+              selected={index === at}
+              onselect={() => void show(index)}
+            />
+          </li>
         {/each}
       </ol>
       <div class="flex min-w-0 flex-col gap-3 max-[1100px]:order-first">
-        <article class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
-          <p class="text-[0.9375rem] font-bold text-soft">{hoopWords(step.hoop)}</p>
-          <h2 class="text-2xl">{step.title}</h2>
-          <p class="text-lg leading-snug">{step.detail}</p>
-          {#if step.note}<p class="italic">{step.note}</p>{/if}
-          <div class="mt-3 grid grid-cols-[minmax(0,0.75fr)_minmax(0,1.6fr)] gap-5">
-            {#if scene}<div class="max-h-64 min-h-44">
-                <HoopView
-                  {scene}
-                  unit={plan.unit}
-                  words="The hoop from above{scene.turned ? ', turned over' : ''}. {step.title}."
-                />
-              </div>{/if}
-            {#if side && side.rows.length > 0}<StackView scene={side} />{/if}
-          </div>
-        </article>
+        {#if look && isNew}
+          <section class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-label="As it ends">
+            <h2 class="text-xl">As it ends</h2>
+            <div class="mt-2">
+              <Pictures {look} name={construction.name} unit={plan.unit} height="14rem" />
+            </div>
+            {#if fullest}
+              <h2 class="mt-4 text-xl">What lies on what, before it leaves the hoop</h2>
+              <LayersView item={shown.item} stack={fullest} ring={plan.hoop.ring} width={320} />
+            {/if}
+            <button type="button" class="button button-main mt-4" onclick={() => void show(0)}
+              >Step by step</button
+            >
+          </section>
+        {:else}
+          <article class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-live="polite">
+            <p class="text-[0.9375rem] font-bold text-soft">{hoopWords(step.hoop)}</p>
+            <h2 class="text-2xl">{step.title}</h2>
+            <p class="text-lg leading-snug">{step.detail}</p>
+            {#if step.note}<p class="italic">{step.note}</p>{/if}
+            {#if why}<p class="mt-2 border-l-4 border-needle bg-needle-pale px-3 py-1.5">
+                <strong>Why?</strong>
+                {why}
+              </p>{/if}
+            <div class="mt-3 grid grid-cols-[minmax(0,0.75fr)_minmax(0,1.6fr)] gap-5">
+              {#if scene}<div class="max-h-64 min-h-44">
+                  <HoopView
+                    {scene}
+                    unit={plan.unit}
+                    words="The hoop from above{scene.turned ? ', turned over' : ''}. {step.title}."
+                  />
+                </div>{/if}
+              {#if side && side.rows.length > 0 && stack}<div class="min-w-0">
+                  <LayersView item={shown.item} {stack} ring={plan.hoop.ring} />
+                </div>{/if}
+            </div>
+          </article>
+        {/if}
         <section aria-label="Cautions">
           {#each cautions as caution (caution)}
             <p class="flex items-start gap-2 text-warn">
-              <TriangleAlert size={18} class="mt-1 shrink-0" aria-hidden="true" />{caution}
+              <Hand size={18} class="mt-1 shrink-0" aria-hidden="true" />{caution}
             </p>
           {/each}
           <p class="mt-1 text-sm text-soft">Local rules on safety, labelling and flammability come first.</p>

@@ -6,6 +6,10 @@
 
   /** What there is to look at: remarks of the plan, findings of the checks, and what has been answered. */
   interface Props {
+    /** Whose findings these are, for those who hear them. */
+    label?: string;
+    /** Whether they are shown at their own step, which need not be shown then. */
+    here?: boolean;
     warnings: PlanWarning[];
     checked: CheckResult;
     onshow: (stepId: string) => void;
@@ -14,7 +18,17 @@
     onanswer: (finding: Finding, reason: string) => void;
     ontakeback: (finding: Finding) => void;
   }
-  let { warnings, checked, onshow, onfix, onsetup, onanswer, ontakeback }: Props = $props();
+  let {
+    label = 'To look at',
+    here = false,
+    warnings,
+    checked,
+    onshow,
+    onfix,
+    onsetup,
+    onanswer,
+    ontakeback
+  }: Props = $props();
 
   const WORD = { stop: 'Stop.', warn: 'Look.', note: 'Note.' };
   const LOOK = {
@@ -30,17 +44,24 @@
 </script>
 
 {#snippet show(stepId: string | null)}
-  {#if stepId}<button type="button" class="min-h-11 underline" onclick={() => onshow(stepId)}>Show it</button
+  {#if stepId && !here}<button type="button" class="min-h-11 underline" onclick={() => onshow(stepId)}
+      >Show it</button
     >{/if}
 {/snippet}
 
 {#if warnings.length + checked.open.length + checked.answered.length > 0}
-  <ul class="flex flex-col gap-2" aria-label="To look at">
+  <ul class="flex flex-col gap-2" aria-label={label}>
     {#each checked.open as finding (keyOf(finding))}
-      <li class="border-l-4 px-4 py-1.5 {LOOK[finding.severity]}">
-        <span class="font-bold">{WORD[finding.severity]}</span>
-        {finding.text}
-        {finding.advice}
+      <li
+        class="border-l-4 px-4 {LOOK[finding.severity]} {here
+          ? 'flex flex-wrap items-center justify-between gap-x-4 py-0.5'
+          : 'py-1.5'}"
+      >
+        <span>
+          <span class="font-bold">{WORD[finding.severity]}</span>
+          {finding.text}
+          {finding.advice}
+        </span>
         <span class="flex flex-wrap items-center gap-x-4">
           {#if finding.fix}
             {@const fix = finding.fix}
@@ -64,7 +85,7 @@
             >
               <input
                 class="field min-w-0 flex-1"
-                aria-label="Why it is meant so"
+                aria-label="Why it is intended"
                 placeholder="Why?"
                 maxlength="500"
                 bind:value={reason}
@@ -78,7 +99,7 @@
               onclick={() => {
                 asking = keyOf(finding);
                 reason = '';
-              }}>Meant so</button
+              }}>This is intended</button
             >
           {/if}
         </span>
@@ -93,7 +114,7 @@
     {/each}
     {#each checked.answered as { finding, reason: why } (keyOf(finding))}
       <li class="border-l-4 px-4 py-1.5 text-soft {LOOK.note}">
-        Meant so: {finding.text} “{why}”
+        Intended: {finding.text} “{why}”
         <button type="button" class="min-h-11 underline" onclick={() => ontakeback(finding)}>Ask again</button
         >
       </li>

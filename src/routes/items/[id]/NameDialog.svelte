@@ -132,7 +132,7 @@
         </p>
       {/if}
       <div class="flex justify-end gap-3">
-        <Dialog.Close class="button button-quiet">Leave it</Dialog.Close>
+        <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
         <button type="submit" class="button button-main" disabled={name.trim() === ''}>Put it in</button>
       </div>
     </form>

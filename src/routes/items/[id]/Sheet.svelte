@@ -12,6 +12,7 @@
   import { ribbonSteps } from '$lib/core/making/summary';
   import Player from '$lib/ui/steps/Player.svelte';
   import StepDialog, { type StepTask } from '$lib/ui/steps/StepDialog.svelte';
+  import { cautionsSaid } from '$lib/ui/steps/words';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
   import Times from '$lib/ui/Times.svelte';
   import { Download, PenLine, Play, Plus, Printer, TriangleAlert } from '@lucide/svelte';
@@ -66,6 +67,26 @@
     [...planned.warnings, ...(checked?.open ?? [])].filter(({ severity }) => severity !== 'note').length
   );
 
+  const careful = $derived(cautionsSaid(planned.steps));
+  /** The worst that was found at each step of the plan. */
+  const foundAt = $derived.by(() => {
+    const worst = new Map<string, { severity: 'stop' | 'warn'; text: string }>();
+    for (const { severity, stepId, text } of [...(checked?.open ?? []), ...planned.warnings]) {
+      const id = planned.steps.find((step) => stepId !== null && step.itemStepId === stepId)?.id;
+      if (id === undefined || severity === 'note') continue;
+      if (severity === 'stop' || !worst.has(id)) worst.set(id, { severity, text });
+    }
+    return worst;
+  });
+  /** What was found at the step that is looked at. */
+  const foundHere = $derived({
+    warnings: planned.warnings.filter(({ stepId }) => stepId !== null && stepId === selected?.itemStepId),
+    checked: {
+      open: (checked?.open ?? []).filter(({ stepId }) => stepId !== null && stepId === selected?.itemStepId),
+      answered: []
+    }
+  });
+
   async function select(id: string): Promise<void> {
     wanted = id;
     await tick();
@@ -93,7 +114,7 @@
       needle.samples === 0 ? 'the craft’s defaults, no runs yet' : `${needle.samples} logged steps`;
     const span = ({ low, high }: { low: number; high: number }): string =>
       `${formatMinutes(low).replace(' min', '')} to ${formatMinutes(high)}`;
-    return `four in five: hands ${span(hands)}, needle ${span(needle)}; from ${rests}`;
+    return `Usually ${span(hands)} of hands and ${span(needle)} of needle, by ${rests}`;
   });
 
   let printing = $state(false);
@@ -112,11 +133,13 @@
 <div class="flex min-[1100px]:h-[calc(100vh-2.5rem)] flex-col print:block print:h-auto">
   <ItemHeader plan={planned} />
   <div class="mt-1 flex flex-wrap items-center gap-x-6 gap-y-2">
-    <Times
-      hands={planned.totals.hands.value}
-      needle={planned.totals.needle.value}
-      waiting={planned.totals.waiting.value}
-    />
+    <a href="/items/{item.id}/time" title={range} aria-label="Times of this item. {range}.">
+      <Times
+        hands={planned.totals.hands.value}
+        needle={planned.totals.needle.value}
+        waiting={planned.totals.waiting.value}
+      />
+    </a>
     {#if toLookAt > 0}
       <button
         type="button"
@@ -153,19 +176,18 @@
     </div>
   </div>
 
-  <p class="no-print text-sm leading-snug text-soft">{range}</p>
-
   <div class="mt-2 print:hidden">
     <Ribbon
       steps={bandSteps}
       label="{item.name}, step by step"
       selected={selected?.id}
+      flagged={new Set(foundAt.keys())}
       onselect={(id) => void select(id)}
     />
   </div>
 
   <div
-    class="mt-2 grid min-h-0 flex-1 grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] gap-6 max-[1100px]:grid-cols-1 print:block"
+    class="mt-2 grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-6 max-[1100px]:grid-cols-1 print:block"
   >
     <section class="flex min-h-0 flex-col" aria-label="Steps">
       <ol
@@ -174,7 +196,13 @@
       >
         {#each planned.steps as step (step.id)}
           <li>
-            <StepRow {step} selected={step.id === selected?.id} onselect={() => void select(step.id)} />
+            <StepRow
+              {step}
+              selected={step.id === selected?.id}
+              careful={careful.has(step.id)}
+              found={foundAt.get(step.id)}
+              onselect={() => void select(step.id)}
+            />
           </li>
         {/each}
       </ol>
@@ -207,6 +235,17 @@
 
     {#if selected && checked}
       <div class="no-print flex min-h-0 flex-col gap-3 overflow-y-auto max-[1100px]:order-first">
+        <FindingList
+          label="Found at this step"
+          {...foundHere}
+          {onsetup}
+          onshow={() => undefined}
+          here
+          onfix={(change, stepId) => edit(change, stepId ?? undefined)}
+          onanswer={(finding, reason) =>
+            edit((before) => answerFinding(before, finding, reason, new Date().toISOString()))}
+          ontakeback={(finding) => edit((before) => takeBackAnswer(before, finding))}
+        />
         <StepPanel
           item={made.item}
           plan={planned}

@@ -5,14 +5,17 @@
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import { fitIn, HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
   import type { StackStep } from '$lib/core/making/stack';
+  import { appearance } from '$lib/core/making/appearance';
+  import Pictures from '$lib/ui/picture/Pictures.svelte';
+  import { whyOf } from '$lib/core/making/why';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';
-  import StackView from '$lib/ui/stack/StackView.svelte';
+  import LayersView from '$lib/ui/stack/LayersView.svelte';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime } from '$lib/ui/steps/words';
   import VariantDialog from './VariantDialog.svelte';
-  import { ArrowDown, ArrowUp, Pencil, Plus, Trash2, TriangleAlert } from '@lucide/svelte';
+  import { ArrowDown, ArrowUp, Pencil, Plus, Trash2, Hand } from '@lucide/svelte';
 
   interface Props {
     item: Item;
@@ -56,9 +59,16 @@
       : undefined
   );
   const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
+  /** The finished item, at the end of the sheet. */
+  const look = $derived.by(() => {
+    const last = trace.at(-1)?.state;
+    return last && step.number === plan.steps.length ? appearance(last, item) : null;
+  });
+  const why = $derived(step.itemStepId === null ? null : whyOf(item, trace, step.itemStepId));
   const hands = $derived(step.kind === 'hand');
   let adding = $state(false);
   const following = $derived(plan.steps.slice(step.number, step.number + 2));
+  const layered = $derived(side !== undefined && side.rows.length > 0);
   const drawn = $derived(scene.hooped || scene.active.length > 0);
 
   function partLabel(key: string): string {
@@ -91,10 +101,14 @@
   </h2>
   {#if step.detail}<p class="mt-1 text-lg leading-snug">{step.detail}</p>{/if}
   {#if step.note}<p class="mt-1 italic">{step.note}</p>{/if}
+  {#if why}<p class="mt-2 border-l-4 border-needle bg-needle-pale px-3 py-1.5 leading-snug">
+      <strong>Why?</strong>
+      {why}
+    </p>{/if}
 
-  <div class="mt-3 grid gap-4 {drawn ? 'grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]' : ''}">
+  <div class="mt-3 grid gap-4 {drawn && layered ? 'grid-cols-[minmax(0,0.8fr)_minmax(0,1.4fr)]' : ''}">
     {#if drawn}
-      <div class="max-h-52 min-h-44">
+      <div class="h-64">
         <HoopView
           {scene}
           unit={plan.unit}
@@ -102,6 +116,11 @@
         />
       </div>
     {/if}
+    {#if layered && stack}<div class="min-w-0">
+        <LayersView {item} {stack} ring={plan.hoop.ring} width={210} />
+      </div>{/if}
+  </div>
+  <div class="mt-3">
     <dl class="facts">
       {#if step.thread}
         <dt>{hands ? 'Next thread' : 'Thread'}</dt>
@@ -231,13 +250,13 @@
     </dl>
   </div>
 
-  {#if side && side.rows.length > 0}
-    <div class="mt-2 border-t border-rule pt-2"><StackView scene={side} /></div>
+  {#if look}
+    <div class="mt-3"><Pictures {look} name={plan.itemName} unit={plan.unit} height="13rem" /></div>
   {/if}
   {#if side?.problem}<p class="mt-2 font-bold text-hands">{side.problem}</p>{/if}
 
   {#if step.caution}<p class="mt-3 flex items-start gap-2 text-warn">
-      <TriangleAlert size={20} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
+      <Hand size={20} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
     </p>{/if}
 
   {#if following.length > 0}
@@ -270,7 +289,13 @@
 
 <style>
   .facts {
-    align-self: center;
+    columns: 11rem;
+  }
+  dd {
+    break-inside: avoid;
+  }
+  dt {
+    break-after: avoid;
   }
   dt {
     margin-top: 0.5rem;

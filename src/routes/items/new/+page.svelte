@@ -25,6 +25,8 @@
   import { likeliestOf } from './likely';
   import { Papers } from './papers.svelte';
   import { stored } from './stored';
+  import { appearance } from '$lib/core/making/appearance';
+  import { planAndTrace } from '$lib/core/making/plan';
   import PatternStage from './PatternStage.svelte';
   import StepsRead from './StepsRead.svelte';
   import { CONSTRUCTIONS, isOwn, withOwn } from '$lib/core/craft/constructions';
@@ -134,6 +136,12 @@
   const planned = $derived(
     item && shop && papers.instructions.length > 0 ? plan(item, setup, shop) : undefined
   );
+  const look = $derived.by(() => {
+    if (stage !== 'pattern' || !item || !shop) return null;
+    const { trace, item: own } = planAndTrace(item, setup, shop);
+    const last = trace.at(-1)?.state;
+    return last ? appearance(last, own) : null;
+  });
   /** Instructions the maker has put elsewhere, by their place on the paper. */
   let moved = $state.raw<Readonly<Record<number, string | null>>>({});
   const matches = $derived(
@@ -290,6 +298,7 @@
       bind:house
       {given}
       {made}
+      {look}
       {hasChart}
       {hasPaper}
       outlines={papers.outlines}

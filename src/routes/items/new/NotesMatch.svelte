@@ -19,8 +19,8 @@
   <h2 class="text-xl">Your instructions on their steps</h2>
   <p class="text-soft">
     Each sentence becomes a note beside its step.
-    {#if loose > 0}{loose === 1 ? 'One has' : `${loose} have`} found no step and {loose === 1 ? 'goes' : 'go'} into
-      the item’s note.{/if}
+    {#if loose > 0}{loose === 1 ? 'One fits no step and is' : `${loose} fit no step and are`} kept in the item’s
+      note.{/if}
   </p>
   <ol class="mt-2">
     {#each matches as { instruction, stepId }, at (at)}

@@ -7,6 +7,8 @@
   import { chosenOutline } from '$lib/core/reading/papers';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
 
+  import type { Appearance } from '$lib/core/making/appearance';
+  import Pictures from '$lib/ui/picture/Pictures.svelte';
   import EdgeComposer, { type EdgeAnswers } from './EdgeComposer.svelte';
 
   interface Props {
@@ -19,6 +21,8 @@
     house: string;
     given: Record<string, unknown>;
     made: ReturnType<AnyConstruction['patternOf']> | undefined;
+    /** How it would look in the end. */
+    look: Appearance | null;
     hasChart: boolean;
     hasPaper: boolean;
     /** Outlines a drawing brought. */
@@ -41,6 +45,7 @@
     house = $bindable(),
     given,
     made,
+    look,
     hasChart,
     hasPaper,
     outlines,
@@ -227,10 +232,11 @@
   </div>
 
   <aside aria-label="The outline in the hoop">
+    {#if look}<div class="mb-3"><Pictures {look} {name} unit={shop.unit} height="9rem" /></div>{/if}
     {#if outline && hoop && variant}
       <svg
         viewBox="{-view.width / 2} {-view.height / 2} {view.width} {view.height}"
-        class="h-80 w-full"
+        class="h-64 w-full"
         role="img"
         aria-label="Outline {formatSize(variant.size, shop.unit)} in {hoop.name}"
       >

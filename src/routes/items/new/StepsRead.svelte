@@ -6,6 +6,7 @@
   import type { ChartReading } from '$lib/core/reading/papers';
   import type { Interpreted } from '$lib/workers';
   import { ArrowDownUp, TriangleAlert } from '@lucide/svelte';
+  import Pictures from '$lib/ui/picture/Pictures.svelte';
   import PaperView from './PaperView.svelte';
 
   /** An instruction sheet as steps, each beside its sentence; what the hoop says of it, and what stays open. */
@@ -63,6 +64,7 @@
         : ''}. Press one to see its sentence on the paper.
     </p>
     {#each told.questions as { action, piece, taken } (action)}
+      {@const outcome = told.outcomes.find((each) => each.action === action)}
       <div
         class="mt-3 border-l-4 border-warn bg-warn-pale px-4 py-3"
         role="group"
@@ -72,15 +74,19 @@
           The sheet does not say which side of <span class="font-bold">{piece}</span> is up, and both ways can be
           stitched.
         </p>
-        <div class="mt-2 flex flex-wrap gap-2">
+        <div class="mt-2 flex flex-wrap gap-4">
           {#each ['up', 'down'] as const as face (face)}
-            <button
-              type="button"
-              class="button {taken === face ? 'button-main' : ''}"
-              aria-pressed={taken === face}
-              onclick={() => onanswer(action, face)}
-              >{face === 'up' ? 'Right side up' : 'Right side down'}</button
-            >
+            {@const look = outcome?.[face]}
+            <div class="flex flex-col gap-2">
+              {#if look}<Pictures {look} name={told.item.name} unit={plan.unit} height="7rem" />{/if}
+              <button
+                type="button"
+                class="button {taken === face ? 'button-main' : ''}"
+                aria-pressed={taken === face}
+                onclick={() => onanswer(action, face)}
+                >{face === 'up' ? 'Right side up' : 'Right side down'}</button
+              >
+            </div>
           {/each}
         </div>
       </div>
@@ -141,6 +147,9 @@
 
   <aside class="sticky top-4 min-w-0 self-start max-[1100px]:static" aria-label="How it ends">
     <h2 class="flex items-center gap-2 text-xl"><ArrowDownUp size={20} aria-hidden="true" />How it ends</h2>
+    {#if told.look}<div class="mt-2">
+        <Pictures look={told.look} name={told.item.name} unit={plan.unit} />
+      </div>{/if}
     <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
       {#each SIDES as [side, words] (side)}
         {@const shown = facesOf(side).filter(({ piece }) => !plain.has(piece))}

@@ -93,9 +93,7 @@
             <strong>Everything is stitched.</strong>
           {:else}
             <strong class={late ? 'text-hands' : ''}>done {sayTime(from, plan.finish)}</strong>
-            <span class="text-soft"
-              >· no plan of these hoopings can end before {sayTime(from, plan.bound.finish)}</span
-            >
+            <span class="text-soft">· the earliest possible end is {sayTime(from, plan.bound.finish)}</span>
           {/if}
         </p>
         {#if planning.working}

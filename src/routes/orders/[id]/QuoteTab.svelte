@@ -75,7 +75,9 @@
   <div class="flex flex-wrap items-baseline gap-x-8 gap-y-2">
     <p><span class="head text-3xl">{money(quote.total.revenue)}</span> for the customer</p>
     <p><span class="head text-2xl">{money(quote.total.cost)}</span> cost</p>
-    <p><span class="head text-2xl text-hands">{money(quote.total.earnsHour)}</span> an hour of hands earns</p>
+    <p>
+      <span class="head text-2xl text-hands">{money(quote.total.earnsHour)}</span> earned per hour of hand work
+    </p>
     <div class="ml-auto flex gap-2">
       <button type="button" class="button" onclick={() => void asPdf()}
         ><FileText size={20} aria-hidden="true" />Quote (PDF)</button
@@ -134,7 +136,7 @@
   <p class="mt-2 text-soft">
     A quoted price stays as it is, whatever machine takes part; the cost follows the plan. Of the cost, {money(
       quote.total.spoilage
-    )} goes into pieces that usually come out bad.
+    )} goes into copies that are usually spoiled.
     {#if quote.guessed.length > 0}Priced by the rates below, since neither stash nor shop has a price: {quote.guessed.join(
         ', '
       )}.{/if}

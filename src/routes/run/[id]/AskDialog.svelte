@@ -74,7 +74,7 @@
         <button type="submit" class="button button-main min-h-16 px-8 text-xl" disabled={needed}
           >{words.keep}</button
         >
-        <button type="button" class="button min-h-16 px-6 text-xl" onclick={onclose}>Not that</button>
+        <button type="button" class="button min-h-16 px-6 text-xl" onclick={onclose}>Cancel</button>
       </div>
     </form>
   {/if}

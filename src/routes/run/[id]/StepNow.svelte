@@ -7,7 +7,7 @@
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';
   import StackView from '$lib/ui/stack/StackView.svelte';
-  import { Layers, TriangleAlert } from '@lucide/svelte';
+  import { Hand, Layers, TriangleAlert } from '@lucide/svelte';
 
   /** One step, huge: where the hoop is, what hands do or the needle does, and its drawing. */
   interface Props {
@@ -64,7 +64,7 @@
         more. A stop can be run again now (R), out of the ring it cannot.
       </p>
     {:else if step.caution}<p class="caution">
-        <TriangleAlert size={24} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
+        <Hand size={24} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}
       </p>{/if}
   </div>
   {#if (scene?.hooped ?? false) || side}

@@ -37,7 +37,7 @@ export const ORDER_SAYINGS = {
   'through/back': saying<{ called: string; piece: string }>(
     'warn',
     ({ called, piece }) => `${called} would go through ${piece} and show there.`,
-    ({ piece }) => `Stitch it before ${piece} goes on, or say that it is meant so.`
+    ({ piece }) => `Stitch it before ${piece} goes on, or say that it is intended.`
   ),
   'reachable/between': saying<{ layer: string; below: string; above: string; last: string }>(
     'stop',

@@ -27,7 +27,7 @@ const TABLE = {
   trim: ['Trim close', 30],
   trimPerCm: ['Trim close, each cm more', 1.2],
   cutAway: ['Cut away behind', 60],
-  inspect: ['Inspect before unhooping', 45],
+  inspect: ['Look before unhooping', 45],
   rethread: ['Re-thread a needle', 70],
   snipTail: ['Stitch a few, halt, snip the tail', 15],
   snipJump: ['Snip a jump stitch', 4],

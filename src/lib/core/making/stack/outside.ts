@@ -9,6 +9,8 @@ export interface Shown {
   rightSide: boolean;
   /** mm² that show. */
   area: number;
+  /** What shows of it, as seen from above in stitching position. */
+  region: Region;
 }
 
 /** What one sees of a finished item, each face region by region, the largest first. */
@@ -47,7 +49,7 @@ export function outside(state: StackState, item: Item): Outside {
       const visible: Region = open === null ? cloth : difference(cloth, open);
       const area = regionArea(visible);
       if (area >= LEAST_AREA_MM2)
-        shown.push({ layer, rightSide: layer.folded || layer.face === rightWhen, area });
+        shown.push({ layer, rightSide: layer.folded || layer.face === rightWhen, area, region: visible });
       open = open === null ? cloth : union(open, cloth);
     }
     return shown.sort((a, b) => b.area - a.area);

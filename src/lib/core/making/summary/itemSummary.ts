@@ -1,6 +1,7 @@
 import type { Item } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
 import type { Setup, Shop } from '$lib/core/documents/shop';
+import { type Appearance, appearance, sketchOf } from '$lib/core/making/appearance';
 import { review } from '$lib/core/making/checks';
 import { type RibbonStep, ribbonSteps } from './ribbon';
 
@@ -16,6 +17,8 @@ export interface ItemSummary {
   needle: number;
   waiting: number;
   ribbon: RibbonStep[];
+  /** Its front as it ends, for a card. */
+  look: Appearance | null;
   /** How much there is to look at before it is stitched. */
   toLookAt: number;
 }
@@ -27,8 +30,9 @@ export interface ItemSummary {
  * itemSummary(badgerTab, undefined, shop).toLookAt // 0
  */
 export function itemSummary(item: Item, setup: Setup | undefined, shop: Shop): ItemSummary {
-  const { plan, checked } = review(item, setup, shop);
+  const { plan, trace, checked } = review(item, setup, shop);
   const { finished, unit, hoop, machine, stitches, totals, steps, warnings } = plan;
+  const last = trace.at(-1)?.state;
   return {
     finished,
     unit,
@@ -39,6 +43,7 @@ export function itemSummary(item: Item, setup: Setup | undefined, shop: Shop): I
     needle: totals.needle.value,
     waiting: totals.waiting.value,
     ribbon: ribbonSteps(steps),
+    look: last ? sketchOf(appearance(last, item)) : null,
     toLookAt: [...warnings, ...checked.open].filter(({ severity }) => severity !== 'note').length
   };
 }

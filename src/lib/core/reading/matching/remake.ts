@@ -137,7 +137,7 @@ function cleared(item: Item): { item: Item; dropped: Step[] } {
 function lostAnswers(before: Item, after: Item): string[] {
   return before.answers
     .filter((answer) => !after.answers.includes(answer))
-    .map(({ reason, code }) => `Meant so: ${reason || code}.`);
+    .map(({ reason, code }) => `Intended: ${reason || code}.`);
 }
 
 /** The item’s other variants, each made of its own answers on the new ones. */

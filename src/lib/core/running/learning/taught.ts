@@ -61,9 +61,9 @@ export function taughtBy(runs: readonly Run[], runId: string, hands: Shop['hands
  * A lesson in words.
  *
  * @example
- * lessonWords({ name: 'Re-thread a needle', before: 1, after: 1.12 }) // 'Re-thread a needle: reckoned 12 % longer now'
+ * lessonWords({ name: 'Re-thread a needle', before: 1, after: 1.12 }) // 'Re-thread a needle: now planned 12 % longer'
  */
 export function lessonWords({ name, before, after }: Lesson): string {
   const percent = Math.round(Math.abs(after / before - 1) * 100);
-  return `${name}: reckoned ${percent} % ${after > before ? 'longer' : 'shorter'} now`;
+  return `${name}: now planned ${percent} % ${after > before ? 'longer' : 'shorter'}`;
 }

@@ -4,10 +4,12 @@
   import type { Item } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import type { StackStep } from '$lib/core/making/stack';
+  import { appearance } from '$lib/core/making/appearance';
+  import Pictures from '$lib/ui/picture/Pictures.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';
-  import StackView from '$lib/ui/stack/StackView.svelte';
+  import LayersView from '$lib/ui/stack/LayersView.svelte';
 
   /** The hoop and what lies in it once the block is done, with what the checks say of the whole. */
   interface Props {
@@ -27,6 +29,11 @@
       .findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId;
     return trace.find(({ stepId }) => stepId === own);
   });
+  /** How the whole ends. */
+  const look = $derived.by(() => {
+    const last = trace.at(-1)?.state;
+    return last ? appearance(last, item) : null;
+  });
   const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
 </script>
 
@@ -37,6 +44,7 @@
     </p>
     <p class="head text-xl leading-tight">{step.title}</p>
   {/if}
+  {#if look}<Pictures {look} name={plan.itemName} unit={plan.unit} height="9rem" />{/if}
   {#if scene && (scene.hooped || scene.active.length > 0)}
     <div class="mt-2 h-64">
       <HoopView {scene} unit={plan.unit} words="The hoop from above. {step?.title ?? ''}." />
@@ -44,7 +52,9 @@
   {:else}
     <p class="mt-2 text-soft">Out of the hoop, finished {formatSize(plan.finished, plan.unit)}.</p>
   {/if}
-  {#if side && side.rows.length > 0}<div class="mt-3"><StackView scene={side} /></div>{/if}
+  {#if side && side.rows.length > 0}<div class="mt-3">
+      {#if stack}<LayersView {item} {stack} ring={plan.hoop.ring} />{/if}
+    </div>{/if}
   {#if findings.length > 0}
     <ul class="mt-3 flex flex-col gap-2" aria-label="To look at">
       {#each findings as { text, stepId } (`${stepId ?? ''} ${text}`)}

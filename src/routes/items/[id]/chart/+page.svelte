@@ -51,7 +51,7 @@
   <p class="text-soft">
     Its stops take their numbers, counts and colours from what you bring. Steps, notes and counts of your own
     stay.
-    <a class="underline" href="/items/{found.item.id}/blocks">Leave it</a>
+    <a class="underline" href="/items/{found.item.id}/blocks">Cancel</a>
   </p>
   {#if !made?.ok}
     <p class="mt-4 border-l-4 border-rule-strong p-4">

@@ -158,7 +158,7 @@
     </p>
     <p class="text-soft">
       {bobbins.leftBehind < 0.05
-        ? 'No thread stays on bobbins that come off.'
+        ? 'Every bobbin is used up before it comes off.'
         : `${formatThread(bobbins.leftBehind)} stay on bobbins that do not go on again.`}
       {bobbins.proven
         ? 'No plan needs fewer bobbins, or leaves less on them.'

@@ -28,7 +28,7 @@
     [
       `${threads} ${threads === 1 ? 'thread' : 'threads'} put on`,
       ...(bobbins > 1 ? [`${bobbins} bobbin colours put in`] : []),
-      jumps === 0 ? 'no jump' : `${jumps} ${jumps === 1 ? 'jump' : 'jumps'} in the file`
+      jumps === 0 ? 'no jumps in the file' : `${jumps} ${jumps === 1 ? 'jump' : 'jumps'} in the file`
     ].join(', ');
   /** Spools as they go on, with the stops each is on for. */
   const spools = $derived.by(() => {
@@ -66,7 +66,7 @@
         {order.proven
           ? 'Proven: no order has fewer thread changes, then fewer bobbin changes, then fewer jumps.'
           : 'The best found; too many orders are possible to prove that none is better.'}
-        The item was simulated in this order and comes out the same.
+        Simulated in this order, the item ends the same.
       </p>
       <button type="button" class="button button-main mt-3" onclick={ontake}
         ><Check size={20} aria-hidden="true" />Stitch it in this order</button

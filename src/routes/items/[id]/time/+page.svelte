@@ -92,7 +92,7 @@
           {:else}<RangeBar {estimate} {longest} {kind} />{/if}
           <p class="text-[0.9375rem]">
             {#if kind !== 'waiting'}
-              Half the times {range(halfRange(estimate))}, four in five {range(estimate)}.<br />
+              Half of all runs take {range(halfRange(estimate))}, eight in ten {range(estimate)}.<br />
               <span class="text-soft">Rests on {estimate.source}.</span>
             {/if}
           </p>
@@ -172,7 +172,9 @@
         {:else}<br /><span class="text-soft">No run of it is logged yet.</span>{/each}
       </p>
       <button type="button" class="button mt-3" aria-expanded={showing} onclick={() => (showing = !showing)}
-        >{teachers.length === 0 ? 'No run teaches yet' : `Which ${teachers.length} runs taught this`}</button
+        >{teachers.length === 0
+          ? 'No runs to learn from yet'
+          : `Learned from ${teachers.length} runs`}</button
       >
       {#if showing}
         <ul class="mt-2">

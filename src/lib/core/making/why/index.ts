@@ -1,0 +1,1 @@
+export { whyOf } from './why';

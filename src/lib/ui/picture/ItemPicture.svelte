@@ -1,0 +1,162 @@
+<script lang="ts">
+  import { pathData, type Region } from '$lib/core/base/geometry';
+  import type { Appearance, Side } from '$lib/core/making/appearance';
+  import { faceColour, markColour, weaveOf } from './cloth';
+
+  interface Props {
+    look: Appearance;
+    side?: Side['side'];
+    /** What it is, for those who hear it. */
+    name: string;
+    /** Whether a bar of 50 mm stands under it. */
+    scale?: boolean;
+  }
+  let { look, side = 'front', name, scale = false }: Props = $props();
+
+  const uid = $props.id();
+  const MARGIN = 3;
+  const face = $derived(look.sides.find((each) => each.side === side) ?? look.sides[0]);
+  const box = $derived(look.box);
+  const isBehind = $derived(side === 'back');
+  const view = $derived(
+    `${(isBehind ? -box.maxX : box.minX) - MARGIN} ${box.minY - MARGIN} ${box.width + 2 * MARGIN} ${box.height + 2 * MARGIN + (scale ? 5 : 0)}`
+  );
+  const words = $derived(
+    face && face.patches.length > 0
+      ? `${name}, ${side}: ${face.patches.map((patch) => `${patch.name}${patch.rightSide ? '' : ', wrong side out'}`).join('; ')}.`
+      : `${name}: nothing to see yet.`
+  );
+  const shape = (region: Region): string =>
+    region.map((points) => pathData({ closed: true, points })).join('');
+  const BAR = 50;
+  /** Stripe of one thread in an area that several fill, mm. */
+  const STRIPE = 2.4;
+</script>
+
+<svg
+  viewBox={view}
+  role="img"
+  aria-label={words}
+  class="block h-full w-full"
+  preserveAspectRatio="xMidYMid meet"
+>
+  {#if face}
+    <g transform={isBehind ? 'scale(-1 1)' : undefined}>
+      <defs>
+        {#each face.patches as patch, at (at)}
+          {@const weave = weaveOf(patch.kind, patch.rightSide)}
+          <clipPath id="{uid}-c{at}"><path d={shape(patch.region)} clip-rule="evenodd" /></clipPath>
+          {#if weave}
+            <pattern id="{uid}-w{at}" width={weave.size} height={weave.size} patternUnits="userSpaceOnUse">
+              <path
+                d={weave.lines}
+                fill="none"
+                stroke={markColour(patch.colour)}
+                stroke-width={weave.width}
+                stroke-linecap="round"
+              />
+            </pattern>
+          {/if}
+        {/each}
+        {#each face.threads as thread, at (at)}
+          {#if thread.weave === 'filled' || thread.weave === 'net'}
+            {@const band = thread.weave === 'net' ? 3 : STRIPE}
+            <pattern
+              id="{uid}-t{at}"
+              width={band * thread.colours.length}
+              height="3"
+              patternUnits="userSpaceOnUse"
+              patternTransform="rotate(35)"
+            >
+              {#each thread.colours as colour, nth (nth)}
+                {#if thread.weave === 'net'}<path d="M0 1.5h3M1.5 0v3" stroke={colour} stroke-width="0.7" />
+                {:else}<rect x={nth * band} width={band * 0.72} height="3" fill={colour} />{/if}
+              {/each}
+            </pattern>
+          {/if}
+        {/each}
+      </defs>
+      {#each face.patches as patch, at (at)}
+        {@const d = shape(patch.region)}
+        <path {d} fill={faceColour(patch.colour, patch.rightSide)} fill-rule="evenodd" class="patch" />
+        {#if weaveOf(patch.kind, patch.rightSide)}<path
+            {d}
+            fill="url(#{uid}-w{at})"
+            fill-rule="evenodd"
+          />{/if}
+        {#if patch.teeth}
+          {@const [x1, y1, x2, y2] = [...patch.teeth.from, ...patch.teeth.to]}
+          <g clip-path="url(#{uid}-c{at})">
+            <line {x1} {y1} {x2} {y2} stroke="#c9c6bd" stroke-width="3.4" stroke-dasharray="1 0.7" />
+            <rect
+              x={x1 + (x2 - x1) * 0.78 - 3}
+              y={y1 + (y2 - y1) * 0.78 - 2.4}
+              width="7"
+              height="4.8"
+              rx="1"
+              fill="#b9b3a2"
+              stroke={markColour(patch.colour, 0.6)}
+              stroke-width="0.4"
+            />
+          </g>
+        {/if}
+        {#each patch.folds as fold, nth (nth)}
+          <line
+            x1={fold.from[0]}
+            y1={fold.from[1]}
+            x2={fold.to[0]}
+            y2={fold.to[1]}
+            clip-path="url(#{uid}-c{at})"
+            stroke={markColour(patch.colour, 0.5)}
+            stroke-width="0.6"
+          />
+        {/each}
+      {/each}
+      {#each face.threads as thread, at (at)}
+        {@const on = face.patches.findIndex(({ pieceId }) => pieceId === thread.on)}
+        <g clip-path={on >= 0 ? `url(#${uid}-c${on})` : undefined} fill="none">
+          {#each thread.paths as path, nth (nth)}
+            {@const d = pathData(path)}
+            {#if thread.weave === 'satin'}
+              <path {d} stroke={thread.colours[0]} stroke-width={thread.width} stroke-linejoin="round" />
+              <path
+                {d}
+                stroke={markColour(thread.colours[0] ?? '', 0.35)}
+                stroke-width={thread.width}
+                stroke-dasharray="0.3 0.7"
+                stroke-linejoin="round"
+              />
+            {:else if thread.weave === 'filled' || thread.weave === 'net'}
+              <path
+                {d}
+                fill="url(#{uid}-t{at})"
+                stroke={thread.colours[0]}
+                stroke-width={thread.width}
+                opacity="0.75"
+              />
+            {:else}
+              <path {d} stroke={thread.colours[0]} stroke-width={thread.width} stroke-dasharray="2.2 0.9" />
+            {/if}
+          {/each}
+        </g>
+      {/each}
+    </g>
+    {#if scale}
+      {@const x = (isBehind ? -box.maxX : box.minX) + 1}
+      {@const y = box.maxY + MARGIN + 2}
+      <path d="M{x} {y}v2h{Math.min(BAR, box.width - 2)}v-2" class="bar" />
+    {/if}
+  {/if}
+</svg>
+
+<style>
+  .patch {
+    stroke: var(--edge);
+    stroke-width: 0.5;
+  }
+  .bar {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 0.5;
+  }
+</style>

@@ -1,0 +1,38 @@
+<script lang="ts">
+  import { formatLength, type LengthUnit } from '$lib/core/base/units';
+  import type { Appearance } from '$lib/core/making/appearance';
+  import ItemPicture from './ItemPicture.svelte';
+
+  interface Props {
+    look: Appearance;
+    name: string;
+    unit: LengthUnit;
+    /** Height of each picture, as a CSS length. */
+    height?: string;
+  }
+  let { look, name, unit, height = '11rem' }: Props = $props();
+
+  const LABELS = { front: 'Front', back: 'Back', inside: 'Inside' } as const;
+  const shown = $derived(
+    look.sides.filter(({ patches, threads }) => patches.length > 0 || threads.length > 0)
+  );
+</script>
+
+<div class="flex flex-wrap gap-4">
+  {#each shown as { side, patches } (side)}
+    <figure class="min-w-36 flex-1">
+      <div style:height><ItemPicture {look} {side} {name} scale /></div>
+      <figcaption class="mt-1 text-[0.9375rem] text-soft">
+        {LABELS[side]}{#if side === 'front'}, the bar is {formatLength(
+            50,
+            unit
+          )}{/if}{#if patches.some(({ rightSide }) => !rightSide)}<strong class="text-hands"
+            >, wrong side out: {patches
+              .filter(({ rightSide }) => !rightSide)
+              .map((patch) => patch.name)
+              .join(', ')}</strong
+          >{/if}
+      </figcaption>
+    </figure>
+  {/each}
+</div>
