@@ -213,7 +213,7 @@
         <ul>
           {#each short.value ?? [] as words (words)}<li class="border-b border-rule py-1">{words}</li>{/each}
         </ul>
-        <a class="mt-1 inline-block underline" href="/stash/shopping">Shopping list</a>
+        <a class="mt-1 inline-flex underline min-h-11 items-center" href="/stash/shopping">Shopping list</a>
       </section>
     {/if}
   </div>

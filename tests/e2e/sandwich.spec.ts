@@ -11,7 +11,7 @@ test('the guide: every construction has its own stack to play, forwards and back
   const steps = page.getByRole('list', { name: 'Steps' });
   await page.getByRole('slider').focus();
   await page.keyboard.press('End');
-  const ends = page.getByRole('figure').locator('dl');
+  const ends = page.getByRole('article').locator('dl').first();
   await expect(ends).toContainText('UPPER FRONT, right side');
   await expect(ends).toContainText('BACK, right side');
   await expect(ends).toHaveText(/Inside.*BACK LINING, right side/s);

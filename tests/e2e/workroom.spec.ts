@@ -244,7 +244,7 @@ test('the sheet finds a mistake before the needle does, mends it with one press,
   const looks = page.getByRole('list', { name: 'To look at' });
   await page.getByRole('button', { name: /Tack-down/ }).click();
   await expect(
-    page.getByRole('img', { name: /from the side, from you downwards: FRONT, right side to you/ })
+    page.getByRole('img', { name: /The layers apart, nearest to you first: FRONT, right side to you/ })
   ).toBeVisible();
   await expect(looks).toHaveCount(0);
 

@@ -125,7 +125,7 @@
   <section class="mt-8" aria-labelledby="machines">
     <div class="flex items-baseline gap-4">
       <h2 id="machines" class="text-2xl">Machines</h2>
-      <a href="/machine" class="underline">Stand-in machine</a>
+      <a href="/machine" class="inline-flex min-h-11 items-center underline">Stand-in machine</a>
     </div>
     <ul class="mt-2 border-t-[1.5px] border-ink">
       {#each shop.machines as machine (machine.id)}

@@ -113,50 +113,52 @@
   {#each groups as { name, entries: own } (name)}
     <section class="mt-5" aria-label={name}>
       <h2 class="text-xl">{name}</h2>
-      <table class="mt-1 w-full border-collapse text-left">
-        <thead class="sr-only"
-          ><tr
-            ><th scope="col">Name</th><th scope="col">What it is</th><th scope="col">Left</th><th scope="col"
-              >Where</th
-            ><th scope="col">Price</th><th scope="col">Change</th></tr
-          ></thead
-        >
-        <tbody class="border-t-[1.5px] border-ink">
-          {#each own as entry (entry.id)}
-            {@const left = leftOf(entry, shop.unit)}
-            <tr class="border-b border-rule">
-              <td class="w-[26%] py-1.5 pr-4"
-                ><span class="flex items-center gap-2.5"
-                  ><span
-                    class="inline-block size-5 shrink-0 border-[1.5px] border-ink"
-                    style:background={entry.colour}
-                  ></span><button
+      <div class="overflow-x-auto">
+        <table class="mt-1 w-full border-collapse text-left">
+          <thead class="sr-only"
+            ><tr
+              ><th scope="col">Name</th><th scope="col">What it is</th><th scope="col">Left</th><th
+                scope="col">Where</th
+              ><th scope="col">Price</th><th scope="col">Change</th></tr
+            ></thead
+          >
+          <tbody class="border-t-[1.5px] border-ink">
+            {#each own as entry (entry.id)}
+              {@const left = leftOf(entry, shop.unit)}
+              <tr class="border-b border-rule">
+                <td class="w-[26%] py-1.5 pr-4"
+                  ><span class="flex items-center gap-2.5"
+                    ><span
+                      class="inline-block size-5 shrink-0 border-[1.5px] border-ink"
+                      style:background={entry.colour}
+                    ></span><button
+                      type="button"
+                      class="min-h-11 text-left font-bold underline-offset-2 hover:underline"
+                      onclick={() => (editing = entry)}>{entry.name}</button
+                    ></span
+                  ></td
+                >
+                <td class="w-[25%] pr-4 text-soft">{kindWords(entry)}</td>
+                <td class="head w-[20%] pr-4 text-lg whitespace-nowrap"
+                  >{left.words}{#if left.low}<span class="ml-2 text-sm text-hands">running out</span>{/if}</td
+                >
+                <td class="w-[13%] pr-4">{entry.place}</td>
+                <td class="pr-4 text-right whitespace-nowrap"
+                  >{entry.price === null ? '' : `${entry.price.toFixed(2)}${left.per}`}</td
+                >
+                <td class="text-right"
+                  ><button
                     type="button"
-                    class="min-h-11 text-left font-bold underline-offset-2 hover:underline"
-                    onclick={() => (editing = entry)}>{entry.name}</button
-                  ></span
-                ></td
-              >
-              <td class="w-[25%] pr-4 text-soft">{kindWords(entry)}</td>
-              <td class="head w-[20%] pr-4 text-lg whitespace-nowrap"
-                >{left.words}{#if left.low}<span class="ml-2 text-sm text-hands">running out</span>{/if}</td
-              >
-              <td class="w-[13%] pr-4">{entry.place}</td>
-              <td class="pr-4 text-right whitespace-nowrap"
-                >{entry.price === null ? '' : `${entry.price.toFixed(2)}${left.per}`}</td
-              >
-              <td class="text-right"
-                ><button
-                  type="button"
-                  class="button button-quiet px-2"
-                  onclick={() => void remove(entry)}
-                  aria-label="Take {entry.name} out of the stash">Take out</button
-                ></td
-              >
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+                    class="button button-quiet px-2"
+                    onclick={() => void remove(entry)}
+                    aria-label="Take {entry.name} out of the stash">Take out</button
+                  ></td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
     </section>
   {/each}
 

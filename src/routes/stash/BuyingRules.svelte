@@ -95,59 +95,61 @@
     <p class="text-soft">
       The lengths and sizes your suppliers sell. With a price, the plan buys whatever costs least.
     </p>
-    <table class="mt-1 w-full border-collapse text-left">
-      <tbody class="border-t-[1.5px] border-ink">
-        {#each offers as offer (offer.id)}
-          <tr class="border-b border-rule align-top">
-            <td class="py-1 pr-4 font-bold">{offer.name}</td>
-            <td class="pr-4 text-soft"
-              >{offer.kinds.length > 3
-                ? 'several kinds'
-                : offer.kinds.map((kind) => KIND_WORDS[kind]).join(', ')}</td
-            >
-            <td class="pr-2"
-              ><LengthField
-                label="Width"
-                unit={shop.unit}
-                value={offer.width}
-                onchange={(width) => setOffer(offer.id, { width })}
-              /></td
-            >
-            <td class="pr-2"
-              ><LengthField
-                label={HEIGHTS[offer.by]}
-                unit={shop.unit}
-                value={offer.height}
-                onchange={(height) => setOffer(offer.id, { height })}
-              /></td
-            >
-            <td class="w-44"
-              ><NumberField
-                label="Price of {offer.by === 'length'
-                  ? 'a step'
-                  : offer.by === 'roll'
-                    ? 'a roll'
-                    : 'a sheet'}"
-                whole={false}
-                value={offer.price}
-                empty="unknown"
-                onchange={(price) => setOffer(offer.id, { price })}
-              /></td
-            >
-            <td class="pt-6 pl-2"
-              ><button
-                type="button"
-                class="button button-quiet"
-                aria-label="No longer sold: {offer.name}"
-                disabled={offers.length === 1}
-                onclick={() => setOffers((now) => now.filter(({ id }) => id !== offer.id))}
-                ><X size={18} aria-hidden="true" /></button
-              ></td
-            >
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <div class="overflow-x-auto">
+      <table class="mt-1 w-full border-collapse text-left">
+        <tbody class="border-t-[1.5px] border-ink">
+          {#each offers as offer (offer.id)}
+            <tr class="border-b border-rule align-top">
+              <td class="py-1 pr-4 font-bold">{offer.name}</td>
+              <td class="pr-4 text-soft"
+                >{offer.kinds.length > 3
+                  ? 'several kinds'
+                  : offer.kinds.map((kind) => KIND_WORDS[kind]).join(', ')}</td
+              >
+              <td class="pr-2"
+                ><LengthField
+                  label="Width"
+                  unit={shop.unit}
+                  value={offer.width}
+                  onchange={(width) => setOffer(offer.id, { width })}
+                /></td
+              >
+              <td class="pr-2"
+                ><LengthField
+                  label={HEIGHTS[offer.by]}
+                  unit={shop.unit}
+                  value={offer.height}
+                  onchange={(height) => setOffer(offer.id, { height })}
+                /></td
+              >
+              <td class="w-44"
+                ><NumberField
+                  label="Price of {offer.by === 'length'
+                    ? 'a step'
+                    : offer.by === 'roll'
+                      ? 'a roll'
+                      : 'a sheet'}"
+                  whole={false}
+                  value={offer.price}
+                  empty="unknown"
+                  onchange={(price) => setOffer(offer.id, { price })}
+                /></td
+              >
+              <td class="pt-6 pl-2"
+                ><button
+                  type="button"
+                  class="button button-quiet"
+                  aria-label="No longer sold: {offer.name}"
+                  disabled={offers.length === 1}
+                  onclick={() => setOffers((now) => now.filter(({ id }) => id !== offer.id))}
+                  ><X size={18} aria-hidden="true" /></button
+                ></td
+              >
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
     <form
       class="mt-3 flex flex-wrap items-end gap-3"
       onsubmit={(event) => {

@@ -29,6 +29,7 @@
       <defs>
         {#each scene.layers as layer, at (at)}
           {@const weave = weaveOf(layer.kind, layer.rightSide)}
+          <clipPath id="{uid}-c{at}"><path d={layer.shape} clip-rule="evenodd" /></clipPath>
           {#if weave}
             <pattern
               id="{uid}-{at}"
@@ -60,7 +61,7 @@
             fill="url(#{uid}-{at})"
             fill-rule="evenodd"
           />{/if}
-        {#if layer.seams}<path d={layer.seams} class="seam" />{/if}
+        {#if layer.seams}<path d={layer.seams} class="seam" clip-path="url(#{uid}-c{at})" />{/if}
         {#if layer.tape}<path d={layer.tape} class="tape" />{/if}
         {#each layer.pins as [x, y], nth (nth)}<circle cx={x} cy={y} r="2.4" class="pin" />{/each}
       {/each}

@@ -133,7 +133,12 @@
 <div class="flex min-[1100px]:h-[calc(100vh-2.5rem)] flex-col print:block print:h-auto">
   <ItemHeader plan={planned} />
   <div class="mt-1 flex flex-wrap items-center gap-x-6 gap-y-2">
-    <a href="/items/{item.id}/time" title={range} aria-label="Times of this item. {range}.">
+    <a
+      class="flex min-h-11 items-center"
+      href="/items/{item.id}/time"
+      title={range}
+      aria-label="Times of this item. {range}."
+    >
       <Times
         hands={planned.totals.hands.value}
         needle={planned.totals.needle.value}
@@ -148,7 +153,7 @@
         ><TriangleAlert size={20} aria-hidden="true" />{toLookAt} to look at</button
       >
     {/if}
-    <div class="no-print ml-auto flex gap-1">
+    <div class="no-print ml-auto flex flex-wrap justify-end gap-1">
       <UndoBar />
       <Player
         count={planned.steps.length}

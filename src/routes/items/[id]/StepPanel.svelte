@@ -117,7 +117,7 @@
       </div>
     {/if}
     {#if layered && stack}<div class="min-w-0">
-        <LayersView {item} {stack} ring={plan.hoop.ring} width={210} />
+        <LayersView {item} {stack} ring={plan.hoop.ring} width={185} />
       </div>{/if}
   </div>
   <div class="mt-3">

@@ -3,6 +3,7 @@
   import { forVariant, type Item } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import { cutSizes, simulate } from '$lib/core/making/stack';
+  import { whyOf } from '$lib/core/making/why';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';
@@ -37,6 +38,11 @@
         undefined
       )
   );
+  const why = $derived(shown && step.itemStepId !== null ? whyOf(shown, trace, step.itemStepId) : null);
+  let asks = $state(false);
+  $effect(() => {
+    if (step.id) asks = false;
+  });
   const side = $derived(shown && stack && stackScene(shown, stack, plan.hoop.ring.width));
 </script>
 
@@ -69,22 +75,25 @@
   </div>
   {#if (scene?.hooped ?? false) || side}
     <div class="drawing">
-      {#if fromSide && side}
+      {#if asks && why}
+        <p class="because">{why}</p>
+      {:else if fromSide && side}
         <div class="side"><StackView scene={side} /></div>
       {:else if scene?.hooped}
         <HoopView {scene} unit={plan.unit} words="The hoop from above. {step.title}. {step.detail}" />
       {/if}
-      {#if side && side.rows.length > 0}
-        <button
-          type="button"
-          class="button turn"
-          aria-pressed={fromSide}
-          onclick={() => (fromSide = !fromSide)}
-          ><Layers size={20} aria-hidden="true" />{fromSide ? 'From above' : 'From the side'}<span
-            class="text-sm font-normal text-soft">V</span
-          ></button
-        >
-      {/if}
+      <div class="turn">
+        {#if why}<button type="button" class="button" aria-pressed={asks} onclick={() => (asks = !asks)}
+            >Why?</button
+          >{/if}
+        {#if side && side.rows.length > 0}
+          <button type="button" class="button" aria-pressed={fromSide} onclick={() => (fromSide = !fromSide)}
+            ><Layers size={20} aria-hidden="true" />{fromSide ? 'From above' : 'From the side'}<span
+              class="text-sm font-normal text-soft">V</span
+            ></button
+          >
+        {/if}
+      </div>
     </div>
   {/if}
 </section>
@@ -141,8 +150,18 @@
     overflow: hidden;
     zoom: 1.6;
   }
+  .because {
+    font-size: clamp(1.375rem, 2.3vw, 1.75rem);
+    line-height: 1.3;
+    border-left: 6px solid var(--needle);
+    padding-left: 1rem;
+  }
   .turn {
+    display: flex;
+    gap: 0.5rem;
     align-self: center;
+  }
+  .turn :global(.button) {
     min-height: 64px;
   }
   @media (orientation: portrait) {

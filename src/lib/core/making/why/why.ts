@@ -98,8 +98,8 @@ function whyLay(story: Story, op: OperationOf<'lay'>): string | null {
   const line = flippedAt(story, op.pieceId);
   const seen = seenAt(end, op.pieceId);
   const ends = seen ? `; it ends ${ENDS[seen.side]}` : '';
-  if (seen && !seen.rightSide && !isTwoSided(kind))
-    return `As it is laid now it ends ${ENDS[seen.side]} with its wrong side out.`;
+  // A wrong side that shows is a finding, with its mend beside it.
+  if (seen && !seen.rightSide && !isTwoSided(kind)) return null;
   const isDown = op.face === 'down';
   if (line !== undefined)
     return isDown === (op.side === 'above')

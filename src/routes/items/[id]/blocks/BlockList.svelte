@@ -84,7 +84,7 @@
           >
           <button
             type="button"
-            class="min-w-0 flex-1 py-1.5 text-left leading-tight"
+            class="min-h-11 min-w-0 flex-1 py-1.5 text-left leading-tight"
             aria-current={open === row.id ? 'true' : undefined}
             title="Alt and the arrow keys move it"
             onclick={() => onblock(row.id)}
@@ -124,7 +124,7 @@
   .gap {
     display: flex;
     width: 100%;
-    height: 1.5rem;
+    min-height: 44px;
     align-items: center;
     justify-content: center;
     gap: 0.25rem;

@@ -78,7 +78,9 @@
   <section class="mt-4 border-t-[1.5px] border-ink" aria-label="Estimated times">
     {#each kinds as [estimate, kind, words] (kind)}
       {#if estimate.value > 0}
-        <div class="grid grid-cols-[13rem_minmax(0,1fr)_24rem] items-center gap-6 border-b border-rule py-2">
+        <div
+          class="grid grid-cols-[13rem_minmax(0,1fr)_24rem] items-center gap-6 border-b max-[900px]:grid-cols-1 max-[900px]:gap-2 border-rule py-2"
+        >
           <p>
             <span
               class="head text-3xl {kind === 'hands'
@@ -106,7 +108,9 @@
       <h2 id="hands-go" class="text-xl">Where your hands’ time goes</h2>
       <ul class="mt-1">
         {#each minutes.slice(0, 9) as { key, name, seconds, steps } (key)}
-          <li class="grid grid-cols-[14rem_minmax(0,1fr)_5.5rem] items-center gap-3 py-1">
+          <li
+            class="grid grid-cols-[14rem_minmax(0,1fr)_5.5rem] items-center gap-3 max-[500px]:grid-cols-[8rem_minmax(0,1fr)_4rem] py-1"
+          >
             <span class="truncate"
               >{name}{#if steps > 1}<span class="text-soft">{` × ${steps}`}</span>{/if}</span
             >

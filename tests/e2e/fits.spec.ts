@@ -1,0 +1,80 @@
+import type { Page } from '@playwright/test';
+import { expect, loadDemo, test } from './support/page';
+
+const SIZES = [
+  [390, 844],
+  [820, 1180],
+  [1024, 768],
+  [1280, 720],
+  [1280, 800]
+] as const;
+const ROUTES = [
+  '/',
+  '/items',
+  '/items/new',
+  '/items/badger-tab',
+  '/items/stove-topper/blocks',
+  '/items/badger-tab/cut',
+  '/items/badger-tab/thread',
+  '/items/badger-tab/time',
+  '/items/badger-tab/templates',
+  '/orders',
+  '/orders/gala-weekend',
+  '/stash',
+  '/log',
+  '/guide',
+  '/guide/zip-pouch',
+  '/shop'
+];
+
+/** What does not fit on the page as it stands: the page wider than the screen, controls too low or under something else. */
+function misfits(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const wide = document.scrollingElement ? document.scrollingElement.scrollWidth - innerWidth : 0;
+    const controls = [
+      ...document.querySelectorAll<HTMLElement>('a[href], button, select, textarea, input:not([type=file])')
+    ].filter((each) => each.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true }));
+    const named = (each: HTMLElement): string =>
+      `“${(each.textContent || each.getAttribute('aria-label') || each.tagName).trim().slice(0, 30)}”`;
+    const low = controls.filter((each) => {
+      // A link in the middle of a sentence is as high as its line; a box is pressed by its label.
+      if (getComputedStyle(each).display === 'inline') return false;
+      const { height, width } = (each.closest('label') ?? each).getBoundingClientRect();
+      return width > 2 && height < 43.5;
+    });
+    const covered = controls.filter((each) => {
+      each.scrollIntoView({ block: 'center', behavior: 'instant' });
+      const { left, right, top, bottom, width } = each.getBoundingClientRect();
+      const [x, y] = [(left + right) / 2, (top + bottom) / 2];
+      if (width < 2 || x < 0 || x > innerWidth || y < 0 || y > innerHeight) return false;
+      const over = document.elementFromPoint(x, y);
+      return (
+        over !== null &&
+        !each.contains(over) &&
+        !over.contains(each) &&
+        !each.closest('label')?.contains(over)
+      );
+    });
+    return [
+      ...(wide > 0 ? [`the page is ${wide} px too wide`] : []),
+      ...low.map((each) => `${named(each)} is too low`),
+      ...covered.map((each) => `${named(each)} is covered`)
+    ];
+  });
+}
+
+for (const [width, height] of SIZES)
+  test(`every page fits ${width} x ${height}, its controls large and in reach`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await loadDemo(page);
+    const found: Record<string, string[]> = {};
+    for (const route of ROUTES) {
+      await page.goto(route);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      // What is planned in the background has come by then.
+      await page.waitForLoadState('networkidle');
+      const wrong = await misfits(page);
+      if (wrong.length > 0) found[route] = wrong;
+    }
+    expect(found).toEqual({});
+  });
