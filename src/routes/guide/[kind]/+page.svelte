@@ -3,9 +3,7 @@
   import { formatSize } from '$lib/core/base/units';
   import { hoopWords, wordsIn } from '$lib/core/craft/operations';
   import { getShop, live } from '$lib/data';
-  import { appearance } from '$lib/core/making/appearance';
-  import { whyOf } from '$lib/core/making/why';
-  import Pictures from '$lib/ui/picture/Pictures.svelte';
+  import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
@@ -14,6 +12,7 @@
   import LayersView from '$lib/ui/stack/LayersView.svelte';
   import Player from '$lib/ui/steps/Player.svelte';
   import { cautionsSaid } from '$lib/ui/steps/words';
+  import Why from '$lib/ui/steps/Why.svelte';
   import StepRow from '$lib/ui/steps/StepRow.svelte';
   import { Hand } from '@lucide/svelte';
   import { tick } from 'svelte';
@@ -30,17 +29,12 @@
   let at = $state(0);
   /** Until a step is chosen, the finished item is shown. */
   let isNew = $state(true);
-  const look = $derived.by(() => {
-    const last = shown?.trace.at(-1)?.state;
-    return last && shown ? appearance(last, shown.item) : null;
-  });
   /** The last step at which all of it lies in the ring. */
   const fullest = $derived(
     shown?.trace.findLast(({ state }) => state.hoop.where === 'on' || state.hoop.where === 'off')
   );
   let list = $state<HTMLOListElement>();
   const step = $derived(plan?.steps[at]);
-  const why = $derived(shown && step?.itemStepId ? whyOf(shown.item, shown.trace, step.itemStepId) : null);
   const own = $derived(
     plan?.steps.slice(0, at + 1).findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId
   );
@@ -106,11 +100,11 @@
         {/each}
       </ol>
       <div class="flex min-w-0 flex-col gap-3 max-[1100px]:order-first">
-        {#if look && isNew}
+        {#if isNew}
           <section class="rounded-md border-[1.5px] border-ink bg-sheet p-4" aria-label="As it ends">
             <h2 class="text-xl">As it ends</h2>
             <div class="mt-2">
-              <Pictures {look} name={construction.name} unit={plan.unit} height="14rem" />
+              <EndPicture item={shown.item} trace={shown.trace} unit={plan.unit} height="14rem" />
             </div>
             {#if fullest}
               <h2 class="mt-4 text-xl">What lies on what, before it leaves the hoop</h2>
@@ -126,10 +120,7 @@
             <h2 class="text-2xl">{step.title}</h2>
             <p class="text-lg leading-snug">{step.detail}</p>
             {#if step.note}<p class="italic">{step.note}</p>{/if}
-            {#if why}<p class="mt-2 border-l-4 border-needle bg-needle-pale px-3 py-1.5">
-                <strong>Why?</strong>
-                {why}
-              </p>{/if}
+            <Why item={shown.item} trace={shown.trace} stepId={step.itemStepId} />
             <div class="mt-3 grid grid-cols-[minmax(0,0.75fr)_minmax(0,1.6fr)] gap-5">
               {#if scene}<div class="max-h-64 min-h-44">
                   <HoopView

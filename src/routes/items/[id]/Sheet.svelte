@@ -20,6 +20,7 @@
   import UndoBar from '../../UndoBar.svelte';
   import FindingList from './FindingList.svelte';
   import NameDialog from './NameDialog.svelte';
+  import { worstAt } from './found';
   import StepPanel from './StepPanel.svelte';
 
   interface Props {
@@ -69,15 +70,7 @@
 
   const careful = $derived(cautionsSaid(planned.steps));
   /** The worst that was found at each step of the plan. */
-  const foundAt = $derived.by(() => {
-    const worst = new Map<string, { severity: 'stop' | 'warn'; text: string }>();
-    for (const { severity, stepId, text } of [...(checked?.open ?? []), ...planned.warnings]) {
-      const id = planned.steps.find((step) => stepId !== null && step.itemStepId === stepId)?.id;
-      if (id === undefined || severity === 'note') continue;
-      if (severity === 'stop' || !worst.has(id)) worst.set(id, { severity, text });
-    }
-    return worst;
-  });
+  const foundAt = $derived(worstAt(planned, checked?.open ?? []));
   /** What was found at the step that is looked at. */
   const foundHere = $derived({
     warnings: planned.warnings.filter(({ stepId }) => stepId !== null && stepId === selected?.itemStepId),

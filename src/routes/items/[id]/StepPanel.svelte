@@ -5,15 +5,14 @@
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import { fitIn, HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
   import type { StackStep } from '$lib/core/making/stack';
-  import { appearance } from '$lib/core/making/appearance';
-  import Pictures from '$lib/ui/picture/Pictures.svelte';
-  import { whyOf } from '$lib/core/making/why';
+  import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';
   import LayersView from '$lib/ui/stack/LayersView.svelte';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime } from '$lib/ui/steps/words';
+  import Why from '$lib/ui/steps/Why.svelte';
   import VariantDialog from './VariantDialog.svelte';
   import { ArrowDown, ArrowUp, Pencil, Plus, Trash2, Hand } from '@lucide/svelte';
 
@@ -59,12 +58,6 @@
       : undefined
   );
   const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
-  /** The finished item, at the end of the sheet. */
-  const look = $derived.by(() => {
-    const last = trace.at(-1)?.state;
-    return last && step.number === plan.steps.length ? appearance(last, item) : null;
-  });
-  const why = $derived(step.itemStepId === null ? null : whyOf(item, trace, step.itemStepId));
   const hands = $derived(step.kind === 'hand');
   let adding = $state(false);
   const following = $derived(plan.steps.slice(step.number, step.number + 2));
@@ -101,10 +94,7 @@
   </h2>
   {#if step.detail}<p class="mt-1 text-lg leading-snug">{step.detail}</p>{/if}
   {#if step.note}<p class="mt-1 italic">{step.note}</p>{/if}
-  {#if why}<p class="mt-2 border-l-4 border-needle bg-needle-pale px-3 py-1.5 leading-snug">
-      <strong>Why?</strong>
-      {why}
-    </p>{/if}
+  <Why {item} {trace} stepId={step.itemStepId} />
 
   <div class="mt-3 grid gap-4 {drawn && layered ? 'grid-cols-[minmax(0,0.8fr)_minmax(0,1.4fr)]' : ''}">
     {#if drawn}
@@ -250,8 +240,8 @@
     </dl>
   </div>
 
-  {#if look}
-    <div class="mt-3"><Pictures {look} name={plan.itemName} unit={plan.unit} height="13rem" /></div>
+  {#if step.number === plan.steps.length}
+    <div class="mt-3"><EndPicture {item} {trace} unit={plan.unit} height="13rem" /></div>
   {/if}
   {#if side?.problem}<p class="mt-2 font-bold text-hands">{side.problem}</p>{/if}
 

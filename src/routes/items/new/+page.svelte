@@ -25,7 +25,6 @@
   import { likeliestOf } from './likely';
   import { Papers } from './papers.svelte';
   import { stored } from './stored';
-  import { appearance } from '$lib/core/making/appearance';
   import { planAndTrace } from '$lib/core/making/plan';
   import PatternStage from './PatternStage.svelte';
   import StepsRead from './StepsRead.svelte';
@@ -136,12 +135,7 @@
   const planned = $derived(
     item && shop && papers.instructions.length > 0 ? plan(item, setup, shop) : undefined
   );
-  const look = $derived.by(() => {
-    if (stage !== 'pattern' || !item || !shop) return null;
-    const { trace, item: own } = planAndTrace(item, setup, shop);
-    const last = trace.at(-1)?.state;
-    return last ? appearance(last, own) : null;
-  });
+  const ended = $derived(stage === 'pattern' && item && shop ? planAndTrace(item, setup, shop) : null);
   /** Instructions the maker has put elsewhere, by their place on the paper. */
   let moved = $state.raw<Readonly<Record<number, string | null>>>({});
   const matches = $derived(
@@ -298,7 +292,7 @@
       bind:house
       {given}
       {made}
-      {look}
+      {ended}
       {hasChart}
       {hasPaper}
       outlines={papers.outlines}

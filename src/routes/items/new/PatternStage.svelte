@@ -7,8 +7,9 @@
   import { chosenOutline } from '$lib/core/reading/papers';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
 
-  import type { Appearance } from '$lib/core/making/appearance';
-  import Pictures from '$lib/ui/picture/Pictures.svelte';
+  import type { PlanAndTrace } from '$lib/core/making/plan';
+  import OutlineView from './OutlineView.svelte';
+  import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import EdgeComposer, { type EdgeAnswers } from './EdgeComposer.svelte';
 
   interface Props {
@@ -21,8 +22,8 @@
     house: string;
     given: Record<string, unknown>;
     made: ReturnType<AnyConstruction['patternOf']> | undefined;
-    /** How it would look in the end. */
-    look: Appearance | null;
+    /** It planned as it stands. */
+    ended: PlanAndTrace | null;
     hasChart: boolean;
     hasPaper: boolean;
     /** Outlines a drawing brought. */
@@ -45,7 +46,7 @@
     house = $bindable(),
     given,
     made,
-    look,
+    ended,
     hasChart,
     hasPaper,
     outlines,
@@ -97,12 +98,6 @@
     };
   });
   const problems = $derived(made && !made.ok ? made.problems : []);
-  const view = $derived.by(() => {
-    const box = outline ? extents(outline) : undefined;
-    const width = Math.max(hoop?.ring.width ?? 100, box?.width ?? 0) + 16;
-    const height = Math.max(hoop?.ring.height ?? 100, box?.height ?? 0) + 16;
-    return { width, height };
-  });
 </script>
 
 <form
@@ -232,33 +227,16 @@
   </div>
 
   <aside aria-label="The outline in the hoop">
-    {#if look}<div class="mb-3"><Pictures {look} {name} unit={shop.unit} height="9rem" /></div>{/if}
+    {#if ended}<div class="mb-3">
+        <EndPicture item={ended.item} trace={ended.trace} unit={shop.unit} height="9rem" />
+      </div>{/if}
     {#if outline && hoop && variant}
-      <svg
-        viewBox="{-view.width / 2} {-view.height / 2} {view.width} {view.height}"
-        class="h-64 w-full"
-        role="img"
-        aria-label="Outline {formatSize(variant.size, shop.unit)} in {hoop.name}"
-      >
-        <rect
-          x={-hoop.ring.width / 2 + 2.5}
-          y={-hoop.ring.height / 2 + 2.5}
-          width={hoop.ring.width - 5}
-          height={hoop.ring.height - 5}
-          rx={hoop.ring.width / 7}
-          class="ring"
-        />
-        <rect
-          x={-hoop.field.width / 2}
-          y={-hoop.field.height / 2}
-          width={hoop.field.width}
-          height={hoop.field.height}
-          class="reach"
-        />
-        {#each made?.ok ? made.pattern.lines : [] as line, at (line.id)}
-          <path d={pathData(line.path)} class={at === 0 ? `shape ${fits ? '' : 'wrong'}` : 'line'} />
-        {/each}
-      </svg>
+      <OutlineView
+        {hoop}
+        {fits}
+        lines={made?.ok ? made.pattern.lines : []}
+        words="Outline {formatSize(variant.size, shop.unit)} in {hoop.name}"
+      />
       <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
         <dt class="text-soft">Outline</dt>
         <dd class="font-semibold" title={formatSize(variant.size, otherUnit(shop.unit))}>
@@ -289,33 +267,3 @@
     onclose={() => (composing = false)}
   />
 {/if}
-
-<style>
-  .ring {
-    fill: var(--sheet);
-    stroke: var(--edge);
-    stroke-width: 5;
-  }
-  .reach {
-    fill: none;
-    stroke: var(--rule-strong);
-    stroke-width: 1;
-    stroke-dasharray: 4 3;
-  }
-  .shape {
-    fill: var(--needle-pale);
-    stroke: var(--needle);
-    stroke-width: 1.5;
-    stroke-dasharray: 4 2;
-  }
-  .line {
-    fill: none;
-    stroke: var(--soft);
-    stroke-width: 0.8;
-    stroke-dasharray: 2.5 2;
-  }
-  .wrong {
-    fill: var(--hands-pale);
-    stroke: var(--hands);
-  }
-</style>

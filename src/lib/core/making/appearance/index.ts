@@ -1,9 +1,1 @@
-export {
-  type Appearance,
-  appearance,
-  type Patch,
-  type Side,
-  sketchOf,
-  type Threadwork,
-  type Weave
-} from './appearance';
+export { type Appearance, appearance, type Side, sketchOf } from './appearance';

@@ -4,8 +4,7 @@
   import type { Item } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import type { StackStep } from '$lib/core/making/stack';
-  import { appearance } from '$lib/core/making/appearance';
-  import Pictures from '$lib/ui/picture/Pictures.svelte';
+  import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
   import { stackScene } from '$lib/ui/stack/scene';
@@ -29,11 +28,6 @@
       .findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId;
     return trace.find(({ stepId }) => stepId === own);
   });
-  /** How the whole ends. */
-  const look = $derived.by(() => {
-    const last = trace.at(-1)?.state;
-    return last ? appearance(last, item) : null;
-  });
   const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
 </script>
 
@@ -44,7 +38,7 @@
     </p>
     <p class="head text-xl leading-tight">{step.title}</p>
   {/if}
-  {#if look}<Pictures {look} name={plan.itemName} unit={plan.unit} height="9rem" />{/if}
+  <EndPicture {item} {trace} unit={plan.unit} height="9rem" />
   {#if scene && (scene.hooped || scene.active.length > 0)}
     <div class="mt-2 h-64">
       <HoopView {scene} unit={plan.unit} words="The hoop from above. {step?.title ?? ''}." />
