@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { extents, type Outline, type Path, pathData } from '$lib/core/base/geometry';
+  import { extents, type Outline, type Path } from '$lib/core/base/geometry';
   import { formatSize, otherUnit } from '$lib/core/base/units';
   import type { AnyConstruction } from '$lib/core/craft/constructions';
   import { isAsked, type Question } from '$lib/core/craft/sequence';
