@@ -59,7 +59,7 @@ test('times with their ranges and what they rest on; a run left out teaches noth
   await expectAccessible(page);
   await page.getByLabel('Claimed by the seller, min').fill('20');
   await page.getByLabel('Claimed by the seller, min').blur();
-  await page.getByRole('button', { name: 'Which 5 runs taught this' }).click();
+  await page.getByRole('button', { name: 'Learned from 5 runs' }).click();
   await page.getByRole('link', { name: 'Badger luggage tab, 14 November 2026' }).click();
 
   await page.getByRole('checkbox', { name: 'Estimates learn from this run' }).uncheck();

@@ -4,7 +4,7 @@ import { expect, expectAccessible, loadDemo, test } from './support/page';
 
 /** Waits until the plan of the order on the page stands still. */
 async function planned(page: Page): Promise<void> {
-  await expect(page.getByText(/no plan of these hoopings can end before|Everything is stitched/)).toBeVisible(
+  await expect(page.getByText(/the earliest possible end is|Everything is stitched/)).toBeVisible(
     {
       timeout: 20_000
     }

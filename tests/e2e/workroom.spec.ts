@@ -277,7 +277,7 @@ test('the sheet finds a mistake before the needle does, mends it with one press,
   await page.getByRole('button', { name: 'Stop walking' }).click();
   await page.getByRole('slider').focus();
   await page.keyboard.press('End');
-  const ends = page.getByRole('figure').locator('dl');
+  const ends = page.getByRole('article').locator('dl').filter({ hasText: 'In front' });
   await expect(ends).toHaveText(/In front\s*FRONT, right side\s*Behind\s*BACK, right side/);
 });
 
