@@ -33,7 +33,7 @@ const toBack = async (page: Page): Promise<void> => {
 
 /** Waits until the plan of an order stands still. */
 const planned = async (page: Page): Promise<void> => {
-  await page.getByText('no plan of these hoopings can end before').waitFor();
+  await page.getByText('the earliest possible end is').waitFor();
   await page.getByText('looking for a better plan').waitFor({ state: 'detached', timeout: 60_000 });
 };
 

@@ -49,7 +49,6 @@
         {/each}
       </defs>
       {#each scene.layers as layer, at (layer.pieceId)}
-        {#if scene.ring?.at === at}<path d={scene.ring.shape} class="ring" />{/if}
         <path
           d={layer.shape}
           fill={faceColour(layer.colour, layer.rightSide)}
@@ -62,6 +61,7 @@
             fill-rule="evenodd"
           />{/if}
         {#if layer.seams}<path d={layer.seams} class="seam" clip-path="url(#{uid}-c{at})" />{/if}
+        {#if scene.ring?.at === at}<path d={scene.ring.shape} class="ring" />{/if}
         {#if layer.tape}<path d={layer.tape} class="tape" />{/if}
         {#each layer.pins as [x, y], nth (nth)}<circle cx={x} cy={y} r="2.4" class="pin" />{/each}
       {/each}
