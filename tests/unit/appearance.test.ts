@@ -1,12 +1,20 @@
 import { defaultShop } from '$lib/core/documents/shop';
-import { type Appearance, appearance, type Side, sketchOf } from '$lib/core/making/appearance';
+import {
+  type Appearance,
+  appearance,
+  contrastOf,
+  faceColour,
+  type Side,
+  sketchOf,
+  threadsOnCloth
+} from '$lib/core/making/appearance';
 import { review, type Review } from '$lib/core/making/checks';
 import { whyOf } from '$lib/core/making/why';
 import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 import { assemble } from '$lib/core/reading/matching';
 import { angleScene } from '$lib/ui/angle/scene';
 import { cautionsSaid } from '$lib/ui/steps/words';
-import { regionArea } from '$lib/core/base/geometry';
+import { box, regionArea, segment } from '$lib/core/base/geometry';
 import { expect } from 'chai';
 
 const shop = defaultShop('pictures');
@@ -153,6 +161,64 @@ describe('why a step is so', () => {
     if (step?.kind !== 'hand' || step.op.do !== 'lay') throw new Error('No back is laid.');
     const wrong = { ...item, steps: item.steps.with(at, { ...step, op: { ...step.op, face: 'up' } }) };
     expect(whyOf(wrong, review(wrong, undefined, shop).trace, step.id)).to.equal(null);
+  });
+});
+
+describe('thread on cloth', () => {
+  it('is told as the eye tells it: from hardly seen to strong', () => {
+    // Red on the same red; brass on red; black on white.
+    expect(contrastOf('#8d2f35', '#8d2f35')).to.equal('hardly seen');
+    expect(contrastOf('#93343a', '#8d2f35')).to.equal('hardly seen');
+    expect(contrastOf('#a8484e', '#8d2f35')).to.equal('soft');
+    expect(contrastOf('#b0873a', '#8d2f35')).to.match(/clear|strong/);
+    expect(contrastOf('#111111', '#ffffff')).to.equal('strong');
+  });
+  it('is told for each cloth that a thread goes across', () => {
+    // Two cloths of 50 x 40 mm side by side; a cream line across both.
+    const patch = (name: string, colour: string, left: number): Side['patches'][number] => ({
+      pieceId: name,
+      name,
+      kind: 'woven',
+      colour,
+      rightSide: true,
+      region: [box(left, 0, left + 50, 40).points],
+      teeth: null,
+      folds: []
+    });
+    const look: Appearance = {
+      box: { minX: 0, minY: 0, maxX: 100, maxY: 40, width: 100, height: 40 },
+      sides: [
+        {
+          side: 'front',
+          patches: [patch('RED', '#8d2f35', 0), patch('CREAM', '#eee0c0', 50)],
+          threads: [
+            {
+              stepId: 'quilt',
+              colours: ['#efe2c4'],
+              weave: 'line',
+              width: 0.7,
+              on: 'RED',
+              paths: [segment(5, 20, 95, 20)]
+            }
+          ]
+        }
+      ]
+    };
+    expect(threadsOnCloth(look)).to.deep.equal([
+      {
+        stepId: 'quilt',
+        side: 'front',
+        cloths: [
+          { name: 'RED', contrast: 'strong' },
+          { name: 'CREAM', contrast: 'hardly seen' }
+        ]
+      }
+    ]);
+  });
+  it('stands against the paler wrong side where that is out', () => {
+    expect(faceColour('#8d2f35', true)).to.equal('#8d2f35');
+    // 45 % red and 55 % calico.
+    expect(faceColour('#8d2f35', false)).to.equal('#c39590');
   });
 });
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { faceColour, markColour, weaveOf } from '$lib/ui/picture/cloth';
+  import { faceColour } from '$lib/core/making/appearance';
+  import { markColour, weaveOf } from '$lib/ui/picture/cloth';
   import type { AngleScene } from './scene';
 
   /** The layers apart, seen at an angle, with their names beside them. */

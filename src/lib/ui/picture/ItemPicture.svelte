@@ -1,7 +1,8 @@
 <script lang="ts">
   import { pathData, type Region } from '$lib/core/base/geometry';
   import type { Appearance, Side } from '$lib/core/making/appearance';
-  import { faceColour, markColour, weaveOf } from './cloth';
+  import { faceColour } from '$lib/core/making/appearance';
+  import { markColour, weaveOf } from './cloth';
 
   interface Props {
     look: Appearance;

@@ -33,13 +33,7 @@ export function weaveOf(kind: MaterialKind, rightSide: boolean): Weave | null {
   return WEAVES[kind] ?? (kind === 'zip' || kind === 'metal-zip' ? null : RULED);
 }
 
-const CALICO = '#efe8da';
 const INK = '#1d2330';
-
-/** The colour of a side: a wrong side is paler, as the back of a print is. */
-export function faceColour(colour: string, rightSide: boolean): string {
-  return rightSide ? colour : formatHex(interpolate([colour, CALICO], 'rgb')(0.55));
-}
 
 /** Lines drawn on a colour: darker on a light one, lighter on a dark one. */
 export function markColour(colour: string, share = 0.28): string {

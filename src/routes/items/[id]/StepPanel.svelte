@@ -5,6 +5,7 @@
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import { fitIn, HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
   import type { StackStep } from '$lib/core/making/stack';
+  import OnCloth from '$lib/ui/picture/OnCloth.svelte';
   import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
@@ -119,6 +120,7 @@
             ? ''
             : `, needle ${step.needle}`}
         </dd>
+        <dd><OnCloth {item} {trace} stepId={step.itemStepId} /></dd>
       {/if}
       {#if step.stop}
         <dt>Does</dt>

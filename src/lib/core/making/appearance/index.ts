@@ -1,1 +1,3 @@
 export { type Appearance, appearance, type Side, sketchOf } from './appearance';
+export { contrastOf, threadsOnCloth } from './contrast';
+export { faceColour } from './faceColour';
