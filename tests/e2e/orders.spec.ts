@@ -4,11 +4,9 @@ import { expect, expectAccessible, loadDemo, test } from './support/page';
 
 /** Waits until the plan of the order on the page stands still. */
 async function planned(page: Page): Promise<void> {
-  await expect(page.getByText(/the earliest possible end is|Everything is stitched/)).toBeVisible(
-    {
-      timeout: 20_000
-    }
-  );
+  await expect(page.getByText(/the earliest possible end is|Everything is stitched/)).toBeVisible({
+    timeout: 20_000
+  });
   await expect(page.getByText('looking for a better plan')).toHaveCount(0, { timeout: 30_000 });
 }
 

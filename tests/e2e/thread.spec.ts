@@ -14,11 +14,15 @@ test('a topper stitched in an order that saves a change, with its bobbins on the
   await expect(page.getByText(/With Navy on after step 7, you may stitch now/)).toBeVisible();
 
   await page.getByRole('button', { name: 'Stitch it in this order' }).click();
-  await expect(page.getByText('2 threads put on, no jumps in the file: no order saves any of it.')).toBeVisible();
+  await expect(
+    page.getByText('2 threads put on, no jumps in the file: no order saves any of it.')
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText('As the sheet stands: 3 threads put on, no jumps in the file.')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Stops nobody will see take the thread that is on' }).uncheck();
-  await expect(page.getByText('3 threads put on, no jumps in the file: no order saves any of it.')).toBeVisible();
+  await expect(
+    page.getByText('3 threads put on, no jumps in the file: no order saves any of it.')
+  ).toBeVisible();
 
   // A bobbin that is nearly empty comes off before the edge.
   await page.getByRole('tab', { name: 'Bobbins' }).click();
