@@ -1,5 +1,9 @@
 import { defaultShop } from '$lib/core/documents/shop';
-import { interpret } from '$lib/core/making/interpret';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { interpret, likeConstruction } from '$lib/core/making/interpret';
+import { linesOfText } from '$lib/core/reading/pages';
+import { readSheet } from '$lib/core/reading/sheets';
+import { writtenSheets } from '../bench/support/sheetTruths';
 import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
@@ -133,4 +137,40 @@ describe('sheets in the ways houses write them', () => {
       for (const side of ['front', 'back'] as const)
         expect(made.ends[side].filter(({ rightSide }) => !rightSide)).to.deep.equal([]);
     });
+});
+
+describe('a sheet of what is a construction already', () => {
+  const likeOf = (kind: string): string | undefined => {
+    const written = writtenSheets(11).find((each) => each.kind === kind);
+    if (!written) throw new Error(`No sheet of a ${kind}.`);
+    const { item, text } = written;
+    const sheet = readSheet(linesOfText(text.split('\n')), item.name);
+    const made = interpret(
+      {
+        id: 'x',
+        name: item.name,
+        now: item.createdAt,
+        sheet,
+        rows: [],
+        size: item.variants[0]?.size ?? null,
+        text
+      },
+      defaultShop('like')
+    );
+    return likeConstruction(made.item, CONSTRUCTIONS)?.kind;
+  };
+  it('is told by what its steps do in the hoop, not by its words', () => {
+    for (const kind of ['zip-pouch', 'topper', 'snap-tab', 'layered-mat'])
+      expect(likeOf(kind), kind).to.equal(kind);
+  });
+  it('is like none where its steps are its own', () => {
+    const text = readFileSync(new URL('../papers/styles/linemans-phone-stand.txt', import.meta.url), 'utf8');
+    const { sheet, facts } = readChart(text);
+    if (!sheet) throw new Error('This was read as no sheet.');
+    const made = interpret(
+      { id: 'x', name: 'stand', now: '2026-11-27T10:00:00.000Z', sheet, rows: [], size: facts.size, text },
+      defaultShop('like')
+    );
+    expect(likeConstruction(made.item, CONSTRUCTIONS)).to.equal(undefined);
+  });
 });

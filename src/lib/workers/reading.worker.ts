@@ -5,7 +5,14 @@ import type { Shop } from '$lib/core/documents/shop';
 import { sentenceOf } from '$lib/core/craft/findings';
 import type { Finding } from '$lib/core/making/checks';
 import { type Appearance, appearance } from '$lib/core/making/appearance';
-import { interpret, type Interpretation, type Papers } from '$lib/core/making/interpret';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import {
+  interpret,
+  type Interpretation,
+  likeConstruction,
+  type Likeness,
+  type Papers
+} from '$lib/core/making/interpret';
 import { planAndTrace } from '$lib/core/making/plan';
 import { expose } from 'comlink';
 
@@ -14,6 +21,8 @@ export interface Interpreted extends Omit<Interpretation, 'findings'> {
   findings: { severity: Finding['severity']; stepId: string | null; text: string }[];
   /** How it looks in the end. */
   look: Appearance | null;
+  /** The construction it comes out like, if any. */
+  like: Likeness | null;
   /** How it would look with each answer to a question, by action. */
   outcomes: { action: number; up: Appearance | null; down: Appearance | null }[];
 }
@@ -39,6 +48,7 @@ const worker = {
     return {
       ...rest,
       look: lookOf(made, shop),
+      like: likeConstruction(made.item, CONSTRUCTIONS) ?? null,
       outcomes: made.questions.slice(0, MOST_DRAWN).map(({ action }) => ({
         action,
         up: drawn(action, 'up'),

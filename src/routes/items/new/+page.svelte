@@ -283,6 +283,7 @@
       plan={toldPlan}
       onanswer={(action, face) => (faces = new Map([...faces, [action, face]]))}
       onmake={() => void makeTold()}
+      onlike={(like) => ([chosenKind, stage] = [like, 'pattern'])}
     />
   {:else if stage === 'pattern'}
     <PatternStage

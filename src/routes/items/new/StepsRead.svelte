@@ -17,8 +17,10 @@
     /** Says which side of a piece is up, by its action. */
     onanswer: (action: number, face: Face) => void;
     onmake: () => void;
+    /** Starts from a construction that comes out alike. */
+    onlike: (kind: string) => void;
   }
-  let { asked, told, plan, onanswer, onmake }: Props = $props();
+  let { asked, told, plan, onanswer, onmake, onlike }: Props = $props();
 
   const sheet = $derived(asked.reading.sheet);
   const sentences = $derived(sheet?.sentences ?? []);
@@ -142,7 +144,16 @@
         {/each}
       </ul>
     {/if}
-    <button type="button" class="button button-main mt-6" onclick={onmake}>Make the sheet</button>
+    <div class="mt-6 flex flex-wrap items-center gap-4">
+      <button type="button" class="button button-main" onclick={onmake}>Make the sheet</button>
+      {#if told.like}
+        {@const { kind, name, share } = told.like}
+        <button type="button" class="button" onclick={() => onlike(kind)}>Start from “{name}” instead</button>
+        <p class="text-soft">
+          {Math.round(share * 100)} % of its steps are the same, and it can be changed block by block.
+        </p>
+      {/if}
+    </div>
   </section>
 
   <aside class="sticky top-4 min-w-0 self-start max-[1100px]:static" aria-label="How it ends">
