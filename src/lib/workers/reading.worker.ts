@@ -43,17 +43,17 @@ const worker = {
   interpret: (papers: Papers, shop: Shop, answers: ReadonlyMap<number, Face>): Interpreted => {
     const made = interpret(papers, shop, answers);
     const { findings, ...rest } = made;
-    const drawn = (action: number, face: Face): Appearance | null =>
-      lookOf(interpret(papers, shop, new Map(answers).set(action, face)), shop);
+    const look = lookOf(made, shop);
     return {
       ...rest,
-      look: lookOf(made, shop),
+      look,
       like: likeConstruction(made.item, CONSTRUCTIONS) ?? null,
-      outcomes: made.questions.slice(0, MOST_DRAWN).map(({ action }) => ({
-        action,
-        up: drawn(action, 'up'),
-        down: drawn(action, 'down')
-      })),
+      outcomes: made.questions.slice(0, MOST_DRAWN).map(({ action, taken }) => {
+        // What was taken is drawn already.
+        const other: Face = taken === 'up' ? 'down' : 'up';
+        const turned = lookOf(interpret(papers, shop, new Map(answers).set(action, other)), shop);
+        return { action, up: taken === 'up' ? look : turned, down: taken === 'up' ? turned : look };
+      }),
       findings: findings.map(({ code, severity, stepId, values }) => ({
         severity,
         stepId,

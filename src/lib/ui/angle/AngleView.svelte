@@ -1,6 +1,6 @@
 <script lang="ts">
   import { faceColour } from '$lib/core/making/appearance';
-  import { markColour, weaveOf } from '$lib/ui/picture/cloth';
+  import { markColour, textureOf } from '$lib/ui/picture/cloth';
   import type { AngleScene } from './scene';
 
   /** The layers apart, seen at an angle, with their names beside them. */
@@ -29,21 +29,21 @@
     >
       <defs>
         {#each scene.layers as layer, at (at)}
-          {@const weave = weaveOf(layer.kind, layer.rightSide)}
+          {@const texture = textureOf(layer.kind, layer.rightSide)}
           <clipPath id="{uid}-c{at}"><path d={layer.shape} clip-rule="evenodd" /></clipPath>
-          {#if weave}
+          {#if texture}
             <pattern
               id="{uid}-{at}"
-              width={weave.size}
-              height={weave.size}
+              width={texture.size}
+              height={texture.size}
               patternUnits="userSpaceOnUse"
               patternTransform="matrix({SHARE} 0 {-SHARE * 0.42} {SHARE * 0.5} 0 0)"
             >
               <path
-                d={weave.lines}
+                d={texture.lines}
                 fill="none"
                 stroke={markColour(layer.colour)}
-                stroke-width={weave.width * 1.3}
+                stroke-width={texture.width * 1.3}
               />
             </pattern>
           {/if}
@@ -56,7 +56,7 @@
           fill-rule="evenodd"
           class={layer.now ? 'layer now' : 'layer'}
         />
-        {#if weaveOf(layer.kind, layer.rightSide)}<path
+        {#if textureOf(layer.kind, layer.rightSide)}<path
             d={layer.shape}
             fill="url(#{uid}-{at})"
             fill-rule="evenodd"

@@ -1,6 +1,7 @@
-import { extentsOfAll, type Point, type Region, simplified } from '$lib/core/base/geometry';
-import { type Item, isTwoSided, type MaterialKind } from '$lib/core/documents/item';
+import { type Point, rectangleRegion, type Region, regionExtents, simplified } from '$lib/core/base/geometry';
+import type { Item, MaterialKind } from '$lib/core/documents/item';
 import type { Layer, StackStep } from '$lib/core/making/stack';
+import { layerWords } from '$lib/ui/stack/scene';
 
 /** One layer, drawn apart from those above and below it; coordinates are dots of the drawing. */
 export interface AngleLayer {
@@ -20,14 +21,13 @@ export interface AngleLayer {
   /** Where its words stand, from above. */
   y: number;
   now: boolean;
-  hooped: boolean;
   words: string;
 }
 
 export interface AngleScene {
   width: number;
   height: number;
-  /** The ring between the layers, and before which layer it is drawn, counted from the back. */
+  /** The ring between the layers, and over which layer it is drawn, counted from the back. */
   ring: { shape: string; at: number } | null;
   /** From the furthest to the nearest, in the order of drawing. */
   layers: AngleLayer[];
@@ -62,9 +62,9 @@ export function angleScene(
   // Turned over, what lay underneath is nearest, and left is right.
   const layers = hoop.turned ? [...state.layers].reverse() : state.layers;
   const isHooped = hoop.where !== 'empty' && hoop.where !== 'unhooped';
-  const box = extentsOfAll([
-    ...layers.flatMap(({ outline }) => outline.map((points) => ({ closed: true, points }))),
-    ...(isHooped ? [cornersOf(ring)] : [])
+  const box = regionExtents([
+    ...layers.map(({ outline }) => outline),
+    ...(isHooped ? [rectangleRegion([0, 0], ring.width, ring.height)] : [])
   ]);
   if (!box || layers.length === 0) return { width, height: 0, ring: null, layers: [] };
   const scale = (width - 2 * MARGIN) / (box.width + box.height * RIGHT);
@@ -92,7 +92,10 @@ export function angleScene(
   return {
     width,
     height,
-    ring: isHooped && hoopedAt >= 0 ? { shape: path(cornersOf(ring).points, hoopedAt), at: hoopedAt } : null,
+    ring:
+      isHooped && hoopedAt >= 0
+        ? { shape: of(rectangleRegion([0, 0], ring.width, ring.height), hoopedAt), at: hoopedAt }
+        : null,
     layers: layers.map((layer, place): AngleLayer => {
       const rightSide = layer.folded || (layer.face === 'up') !== hoop.turned;
       const corner = at(place);
@@ -111,8 +114,7 @@ export function angleScene(
           .join(''),
         y: height - MARGIN - place * APART - deep / 2,
         now: changed.includes(layer.pieceId),
-        hooped: layer.where === 'hooped',
-        words: wordsFor(item, layer, rightSide, hoop.turned)
+        words: layerWords(layer, item, hoop.turned)
       };
     })
   };
@@ -124,77 +126,26 @@ function lastOf(joined: readonly string[], turned: boolean): string | undefined 
   return turned ? joined[0] : joined.at(-1);
 }
 
-function cornersOf({ width, height }: { width: number; height: number }): { closed: true; points: Point[] } {
-  const [x, y] = [width / 2, height / 2];
-  return {
-    closed: true,
-    points: [
-      [-x, -y],
-      [x, -y],
-      [x, y],
-      [-x, y]
-    ]
-  };
-}
-
 /** Strips across the corners of a taped layer. */
 function tapeOn(layer: Layer, at: (point: Point) => Point): string {
-  const box =
-    layer.strips > 0 ? extentsOfAll(layer.outline.map((points) => ({ closed: true, points }))) : undefined;
+  const box = layer.strips > 0 ? regionExtents([layer.outline]) : undefined;
   if (!box) return '';
+  const { minX, minY, maxX, maxY } = box;
   const corners: Point[] = [
-    [box.minX, box.minY],
-    [box.maxX, box.minY],
-    [box.maxX, box.maxY],
-    [box.minX, box.maxY]
+    [minX, minY],
+    [maxX, minY],
+    [maxX, maxY],
+    [minX, maxY]
   ];
   return corners
     .slice(0, Math.max(2, Math.min(4, layer.strips)))
-    .map(([x, y]) => {
-      const [half, thick] = [STRIP.length / 2, STRIP.width / 2];
-      const strip: Point[] = [
-        [x - half, y - thick],
-        [x + half, y - thick],
-        [x + half, y + thick],
-        [x - half, y + thick]
-      ];
-      return `M${strip
-        .map(at)
-        .map((point) => point.join(' '))
-        .join('L')}Z`;
-    })
+    .flatMap((corner) => rectangleRegion(corner, STRIP.length, STRIP.width))
+    .map(
+      (strip) =>
+        `M${strip
+          .map(at)
+          .map((point) => point.join(' '))
+          .join('L')}Z`
+    )
     .join('');
 }
-
-/** Which side lies towards the maker, and what holds the layer. */
-function wordsFor(
-  item: Item,
-  { material, holds, where, folded }: Layer,
-  rightSide: boolean,
-  turned: boolean
-): string {
-  const side = isTwoSided(material.kind)
-    ? ''
-    : folded
-      ? 'folded'
-      : rightSide
-        ? 'right side to you'
-        : 'wrong side to you';
-  const held =
-    where === 'hooped'
-      ? 'in the ring'
-      : holds.includes('stitched')
-        ? 'stitched'
-        : (holds.map((hold) => HOLDS[hold] ?? '').find((words) => words !== '') ?? 'loose');
-  const over = where === 'below' && !turned ? 'under the hoop' : '';
-  return [where === 'hooped' ? '' : side, held, over].filter((words) => words !== '').join(', ');
-}
-
-const HOLDS: Partial<Record<Layer['holds'][number], string>> = {
-  tape: 'taped',
-  spray: 'sprayed',
-  glue: 'glued',
-  pins: 'pinned',
-  fused: 'fused',
-  sticky: 'on the sticky paper'
-};

@@ -2,7 +2,7 @@
   import { pathData, type Region } from '$lib/core/base/geometry';
   import type { Appearance, Side } from '$lib/core/making/appearance';
   import { faceColour } from '$lib/core/making/appearance';
-  import { markColour, weaveOf } from './cloth';
+  import { markColour, textureOf } from './cloth';
 
   interface Props {
     look: Appearance;
@@ -45,15 +45,20 @@
     <g transform={isBehind ? 'scale(-1 1)' : undefined}>
       <defs>
         {#each face.patches as patch, at (at)}
-          {@const weave = weaveOf(patch.kind, patch.rightSide)}
+          {@const texture = textureOf(patch.kind, patch.rightSide)}
           <clipPath id="{uid}-c{at}"><path d={shape(patch.region)} clip-rule="evenodd" /></clipPath>
-          {#if weave}
-            <pattern id="{uid}-w{at}" width={weave.size} height={weave.size} patternUnits="userSpaceOnUse">
+          {#if texture}
+            <pattern
+              id="{uid}-w{at}"
+              width={texture.size}
+              height={texture.size}
+              patternUnits="userSpaceOnUse"
+            >
               <path
-                d={weave.lines}
+                d={texture.lines}
                 fill="none"
                 stroke={markColour(patch.colour)}
-                stroke-width={weave.width}
+                stroke-width={texture.width}
                 stroke-linecap="round"
               />
             </pattern>
@@ -80,7 +85,7 @@
       {#each face.patches as patch, at (at)}
         {@const d = shape(patch.region)}
         <path {d} fill={faceColour(patch.colour, patch.rightSide)} fill-rule="evenodd" class="patch" />
-        {#if weaveOf(patch.kind, patch.rightSide)}<path
+        {#if textureOf(patch.kind, patch.rightSide)}<path
             {d}
             fill="url(#{uid}-w{at})"
             fill-rule="evenodd"

@@ -4,7 +4,7 @@ import { formatHex, interpolate, modeRgb, useMode } from 'culori/fn';
 useMode(modeRgb);
 
 /** A small drawing that repeats over a cloth, in mm. */
-export interface Weave {
+export interface Texture {
   size: number;
   /** Lines as SVG path data. */
   lines: string;
@@ -13,7 +13,7 @@ export interface Weave {
 }
 
 /** How the right side of each kind of material is told apart from the others without its colour. */
-const WEAVES: Partial<Record<MaterialKind, Weave>> = {
+const TEXTURES: Partial<Record<MaterialKind, Texture>> = {
   woven: { size: 5, lines: 'M1 1.6l1.2 1.2M3.6 4.1l1.2 1.2', width: 0.45 },
   knit: { size: 3, lines: 'M0 0.6l1.5 1.2l1.5 -1.2M0 2.1l1.5 1.2l1.5 -1.2', width: 0.3 },
   felt: { size: 6, lines: 'M1 1.2h0.7M3.4 2.6h0.6M2 4.4h0.7M5 5.2h0.5', width: 0.4 },
@@ -25,12 +25,12 @@ const WEAVES: Partial<Record<MaterialKind, Weave>> = {
   batting: { size: 6, lines: 'M1 3q1 -1.2 2 0t2 0', width: 0.35 }
 };
 /** Stabilisers are ruled, whichever they are. */
-const RULED: Weave = { size: 4, lines: 'M0 4l4 -4', width: 0.25 };
+const RULED: Texture = { size: 4, lines: 'M0 4l4 -4', width: 0.25 };
 
 /** The drawing of a material’s right side; none for its wrong side, which is plain. */
-export function weaveOf(kind: MaterialKind, rightSide: boolean): Weave | null {
+export function textureOf(kind: MaterialKind, rightSide: boolean): Texture | null {
   if (!rightSide) return null;
-  return WEAVES[kind] ?? (kind === 'zip' || kind === 'metal-zip' ? null : RULED);
+  return TEXTURES[kind] ?? (kind === 'zip' || kind === 'metal-zip' ? null : RULED);
 }
 
 const INK = '#1d2330';

@@ -76,10 +76,6 @@ function row(layer: Layer, item: Item, turned: boolean, now: boolean): StackRow 
   const [left, right] = widthOf(layer.outline, turned);
   const shows = findPiece(item, layer.pieceId)?.shows !== 'nothing';
   const toYou = (layer.face === 'up') !== turned;
-  const words = [
-    ...(shows ? [toYou ? 'right side to you' : 'right side away'] : []),
-    ...layer.holds.map((hold) => HOLD_WORDS[hold])
-  ];
   return {
     pieceId: layer.pieceId,
     name: layer.name,
@@ -91,8 +87,18 @@ function row(layer: Layer, item: Item, turned: boolean, now: boolean): StackRow 
     hooped: layer.holds.includes('hooped'),
     taped: layer.holds.includes('tape'),
     now,
-    words: words.length > 0 ? words.join(', ') : 'held by nothing yet'
+    words: layerWords(layer, item, turned)
   };
+}
+
+/** Which side of a layer lies towards the maker, and what holds it, in words. */
+export function layerWords({ pieceId, face, holds }: Layer, item: Item, turned: boolean): string {
+  const shows = findPiece(item, pieceId)?.shows !== 'nothing';
+  const words = [
+    ...(shows ? [(face === 'up') !== turned ? 'right side to you' : 'right side away'] : []),
+    ...holds.map((hold) => HOLD_WORDS[hold])
+  ];
+  return words.length > 0 ? words.join(', ') : 'held by nothing yet';
 }
 
 const HOLD_WORDS: Record<Holding, string> = {

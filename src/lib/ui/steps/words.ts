@@ -6,7 +6,7 @@ export function stepTime(step: PlanStep): number {
 }
 
 /**
- * The steps at which a caution is said: the first of its kind, and again only once another danger came between.
+ * The steps at which a caution is said: the first of each danger.
  *
  * @example
  * cautionsSaid(stepsWithTwoHotIrons) // the id of the first one alone

@@ -8,7 +8,6 @@
   import { hoopScene } from '$lib/ui/hoop/scene';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
-  import { stackScene } from '$lib/ui/stack/scene';
   import LayersView from '$lib/ui/stack/LayersView.svelte';
   import Player from '$lib/ui/steps/Player.svelte';
   import { cautionsSaid } from '$lib/ui/steps/words';
@@ -43,7 +42,6 @@
     return found && (own === step?.itemStepId ? found : { ...found, changed: [], problem: null });
   });
   const scene = $derived(shown && plan && step && hoopScene(shown.item, plan, step, shown.trace));
-  const side = $derived(shown && plan && stack && stackScene(shown.item, stack, plan.hoop.ring.width));
   const words = $derived(
     wordsIn((plan?.steps ?? []).map(({ title, detail }) => `${title} ${detail}`).join(' '))
   );
@@ -129,7 +127,7 @@
                     words="The hoop from above{scene.turned ? ', turned over' : ''}. {step.title}."
                   />
                 </div>{/if}
-              {#if side && side.rows.length > 0 && stack}<div class="min-w-0">
+              {#if stack}<div class="min-w-0">
                   <LayersView item={shown.item} {stack} ring={plan.hoop.ring} />
                 </div>{/if}
             </div>

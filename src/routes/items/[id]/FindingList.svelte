@@ -8,11 +8,10 @@
   interface Props {
     /** Whose findings these are, for those who hear them. */
     label?: string;
-    /** Whether they are shown at their own step, which need not be shown then. */
-    here?: boolean;
     warnings: PlanWarning[];
     checked: CheckResult;
-    onshow: (stepId: string) => void;
+    /** Shows the step of a finding; left out where that step is looked at. */
+    onshow?: (stepId: string) => void;
     onfix: (change: (item: Item) => Item, stepId: string | null) => void;
     onsetup: (change: Partial<Setup>) => void;
     onanswer: (finding: Finding, reason: string) => void;
@@ -20,7 +19,6 @@
   }
   let {
     label = 'To look at',
-    here = false,
     warnings,
     checked,
     onshow,
@@ -44,7 +42,7 @@
 </script>
 
 {#snippet show(stepId: string | null)}
-  {#if stepId && !here}<button type="button" class="min-h-11 underline" onclick={() => onshow(stepId)}
+  {#if stepId && onshow}<button type="button" class="min-h-11 underline" onclick={() => onshow(stepId)}
       >Show it</button
     >{/if}
 {/snippet}
@@ -53,7 +51,7 @@
   <ul class="flex flex-col gap-2" aria-label={label}>
     {#each checked.open as finding (keyOf(finding))}
       <li
-        class="border-l-4 px-4 {LOOK[finding.severity]} {here
+        class="border-l-4 px-4 {LOOK[finding.severity]} {onshow === undefined
           ? 'flex flex-wrap items-center justify-between gap-x-4 py-0.5'
           : 'py-1.5'}"
       >

@@ -237,8 +237,6 @@
           label="Found at this step"
           {...foundHere}
           {onsetup}
-          onshow={() => undefined}
-          here
           onfix={(change, stepId) => edit(change, stepId ?? undefined)}
           onanswer={(finding, reason) =>
             edit((before) => answerFinding(before, finding, reason, new Date().toISOString()))}

@@ -9,7 +9,6 @@
   import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
-  import { stackScene } from '$lib/ui/stack/scene';
   import LayersView from '$lib/ui/stack/LayersView.svelte';
   import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime } from '$lib/ui/steps/words';
@@ -58,11 +57,10 @@
       ? plan.cuts.find(({ pieceId }) => step.op && 'pieceId' in step.op && pieceId === step.op.pieceId)
       : undefined
   );
-  const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
   const hands = $derived(step.kind === 'hand');
   let adding = $state(false);
   const following = $derived(plan.steps.slice(step.number, step.number + 2));
-  const layered = $derived(side !== undefined && side.rows.length > 0);
+  const layered = $derived(stack !== undefined && stack.state.layers.length > 0);
   const drawn = $derived(scene.hooped || scene.active.length > 0);
 
   function partLabel(key: string): string {
@@ -245,7 +243,7 @@
   {#if step.number === plan.steps.length}
     <div class="mt-3"><EndPicture {item} {trace} unit={plan.unit} height="13rem" /></div>
   {/if}
-  {#if side?.problem}<p class="mt-2 font-bold text-hands">{side.problem}</p>{/if}
+  {#if stack?.problem}<p class="mt-2 font-bold text-hands">{stack.problem}</p>{/if}
 
   {#if step.caution}<p class="mt-3 flex items-start gap-2 text-warn">
       <Hand size={20} class="mt-0.5 shrink-0" aria-hidden="true" />{step.caution}

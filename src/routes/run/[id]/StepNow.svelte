@@ -39,10 +39,9 @@
       )
   );
   const why = $derived(shown && step.itemStepId !== null ? whyOf(shown, trace, step.itemStepId) : null);
-  let asks = $state(false);
-  $effect(() => {
-    if (step.id) asks = false;
-  });
+  /** The step whose reason was asked for. */
+  let asked = $state<string | null>(null);
+  const asks = $derived(asked === step.id);
   const side = $derived(shown && stack && stackScene(shown, stack, plan.hoop.ring.width));
 </script>
 
@@ -83,8 +82,11 @@
         <HoopView {scene} unit={plan.unit} words="The hoop from above. {step.title}. {step.detail}" />
       {/if}
       <div class="turn">
-        {#if why}<button type="button" class="button" aria-pressed={asks} onclick={() => (asks = !asks)}
-            >Why?</button
+        {#if why}<button
+            type="button"
+            class="button"
+            aria-pressed={asks}
+            onclick={() => (asked = asks ? null : step.id)}>Why?</button
           >{/if}
         {#if side && side.rows.length > 0}
           <button type="button" class="button" aria-pressed={fromSide} onclick={() => (fromSide = !fromSide)}

@@ -26,6 +26,7 @@ export {
   rectangleRegion,
   type Region,
   regionArea,
+  regionExtents,
   regionOf,
   splitAlong
 } from './region';

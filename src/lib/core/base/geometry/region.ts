@@ -1,6 +1,6 @@
 import { differenceD, FillRule, intersectD, isPositiveD, areaD, type PathD, type PathsD } from 'clipper2-ts';
 import { roundTo } from '$lib/core/base/units';
-import type { Path, Point } from './path';
+import { type Extents, extentsOfAll, type Path, type Point } from './path';
 
 /** A flat piece of cloth: closed rings, outer ones counter to holes, as clipping gives them. */
 export type Region = Point[][];
@@ -12,6 +12,16 @@ const PRECISION = 3;
 export function regionOf(path: Path): Region {
   const ring = toD(path.points);
   return [fromD(isPositiveD(ring) ? ring : [...ring].reverse())];
+}
+
+/**
+ * The smallest upright box round regions, mm; undefined where there is none.
+ *
+ * @example
+ * regionExtents([rectangleRegion([0, 0], 30, 94)])?.height // 94
+ */
+export function regionExtents(regions: readonly Region[]): Extents | undefined {
+  return extentsOfAll(regions.flat().map((points) => ({ closed: true, points })));
 }
 
 /** An upright rectangle about a centre, mm. */

@@ -1,4 +1,11 @@
-import { type Extents, extentsOfAll, type Path, type Region, simplified } from '$lib/core/base/geometry';
+import {
+  type Extents,
+  extentsOfAll,
+  type Path,
+  type Region,
+  regionExtents,
+  simplified
+} from '$lib/core/base/geometry';
 import {
   findLine,
   isStabiliserKind,
@@ -99,14 +106,9 @@ export function appearance(state: StackState, item: Item): Appearance {
   };
   const sides = [side('front', seen.front), side('back', seen.back)];
   if (seen.lining.length > 0) sides.push(side('inside', seen.lining));
-  const box = extentsOfAll([
-    ...sides.flatMap(({ patches }) =>
-      patches.flatMap(({ region }) => region.map((points) => ({ closed: true, points })))
-    ),
-    ...sides.flatMap(({ patches, threads: own }) =>
-      patches.length === 0 ? own.flatMap(({ paths }) => paths) : []
-    )
-  ]);
+  const box =
+    regionExtents(sides.flatMap(({ patches }) => patches.map(({ region }) => region))) ??
+    extentsOfAll(sides.flatMap((own) => own.threads.flatMap(({ paths }) => paths)));
   return { box: box ?? EMPTY, sides };
 }
 
@@ -155,7 +157,7 @@ function patchOf({ layer, rightSide, region }: Shown): Patch {
 
 /** Along the longer side of a zip, in its middle. */
 function teethOf(layer: Layer): Patch['teeth'] {
-  const box = extentsOfAll(layer.outline.map((points) => ({ closed: true, points })));
+  const box = regionExtents([layer.outline]);
   if (!box) return null;
   const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   return box.width >= box.height

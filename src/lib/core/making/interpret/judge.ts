@@ -5,6 +5,8 @@ import { type Outside, outside } from '$lib/core/making/stack';
 import { type Draft, draftOf, type Papers } from './draft';
 import { withCopies } from './copies';
 import type { DraftStep } from './draftStep';
+import { pieceIdAt } from './placing';
+import type { Settled } from './settled';
 import { type Apart, NOT_APART } from './spots';
 
 /** A question the papers leave open: two readings that come out equally well. */
@@ -62,7 +64,7 @@ export function interpret(
   const papers = { ...rest, sheet: withCopies(sheet) };
   const settled = new Map<number, Face>(answers);
   let tried = 0;
-  const judge = (faces: ReadonlyMap<number, Face>, apart: Apart): Judged => {
+  const judge = (faces: Settled, apart: Apart): Judged => {
     tried++;
     const draft = draftOf(papers, faces, apart);
     const outcome = tryOut(draft.item, shop);
@@ -74,7 +76,7 @@ export function interpret(
   const together = coveredWith(best.outcome.item, best.outcome.seen);
   if (together.length > 0) {
     const names = new Set(
-      papers.sheet.pieces.filter((_, at) => together.includes(`piece-${at + 1}`)).map(({ name }) => name)
+      papers.sheet.pieces.filter((_, at) => together.includes(pieceIdAt(at))).map(({ name }) => name)
     );
     for (const by of ['row', 'column'] as const) {
       const beside = judge(settled, { pieces: names, by });

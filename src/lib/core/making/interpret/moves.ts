@@ -24,14 +24,10 @@ export function withMoves(steps: readonly DraftStep[]): DraftStep[] {
     const { op } = step;
     if (!('stop' in op) && op.do === 'hoop' && now.hoop !== 'empty' && now.hoop !== 'out') {
       const at = whole.findLastIndex((before) => 'stop' in before.op || before.op.do === 'hoop');
-      const first = whole[at]?.op;
+      const before = whole[at];
       // What is hooped before anything is stitched lies in the same ring.
-      if (first && 'do' in first && first.do === 'hoop') {
-        whole[at] = {
-          ...step,
-          ...whole[at],
-          op: { ...first, pieceIds: [...first.pieceIds, ...op.pieceIds] }
-        };
+      if (before && 'do' in before.op && before.op.do === 'hoop') {
+        whole[at] = { ...before, op: { ...before.op, pieceIds: [...before.op.pieceIds, ...op.pieceIds] } };
         continue;
       }
       if (now.over) add({ do: 'turn-over' });

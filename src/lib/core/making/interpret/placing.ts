@@ -16,8 +16,10 @@ const FOLD_OVER = 21;
 /** And over the outline’s own edge. */
 const RIM = 12;
 
-/** Width of a ribbon of which only the length is said, mm. */
+/** Width of a ribbon of which no width is said, mm. */
 const NARROW = 12;
+/** Length of one of which nothing is said, mm. */
+const UNSAID_LENGTH = 80;
 /** What ends inside work that is turned. */
 const LINING = /\blinings?\b/i;
 /** What lies doubled looks alike on both sides. */
@@ -28,6 +30,11 @@ export interface Panel {
   name: string;
   top: number;
   bottom: number;
+}
+
+/** The id of a piece of an item, by its place among those of the sheet. */
+export function pieceIdAt(at: number): string {
+  return `piece-${at + 1}`;
 }
 
 /** The pieces of a sheet as those of an item, and where each lies. */
@@ -196,7 +203,7 @@ export class Pieces {
 
   id(name: string | null): string | undefined {
     const at = this.#sheet.pieces.findIndex((piece) => piece.name === name);
-    return at < 0 ? undefined : `piece-${at + 1}`;
+    return at < 0 ? undefined : pieceIdAt(at);
   }
 
   /** Where a piece is laid: along a seam, or over the outline. */
@@ -264,7 +271,7 @@ export class Pieces {
       if (own) own.flipped = true;
     }
     return this.#sheet.pieces.flatMap((piece, at): Item['pieces'] => {
-      const id = `piece-${at + 1}`;
+      const id = pieceIdAt(at);
       const how = laid.get(id);
       if (!how) return [];
       const material = materialOf(piece, at);
@@ -328,7 +335,7 @@ export class Pieces {
               : cut
                 ? { width: cut.widthMm, height: cut.heightMm ?? 10 }
                 : covers === null
-                  ? { width: 12, height: 80 }
+                  ? { width: NARROW, height: UNSAID_LENGTH }
                   : {}
         }
       ];

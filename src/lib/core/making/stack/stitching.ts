@@ -1,4 +1,4 @@
-import { extentsOfAll, type Path, pathLength, type Point } from '$lib/core/base/geometry';
+import { type Path, pathLength, type Point, regionExtents } from '$lib/core/base/geometry';
 import {
   findLine,
   findPiece,
@@ -97,7 +97,7 @@ function stitch(state: StackState, item: Item, stepId: string, { sketch, ...run 
 /** A narrow piece cut to size, as the end of a ribbon, is caught where the path goes right across it. */
 function crosses(layer: Layer, path: Path, item: Item): boolean {
   if (findPiece(item, layer.pieceId)?.shape !== 'pre-cut') return false;
-  const box = extentsOfAll(layer.outline.map((points) => ({ closed: true, points })));
+  const box = regionExtents([layer.outline]);
   return (
     box !== undefined &&
     shareOn(layer, path) * pathLength(path) >= LEAST_ACROSS * Math.min(box.width, box.height)

@@ -7,6 +7,7 @@ import {
   isTwoSided,
   type Item,
   type OperationOf,
+  type Role,
   type Step
 } from '$lib/core/documents/item';
 import { type Outside, outside, type StackStep, visibleThreads } from '$lib/core/making/stack';
@@ -131,23 +132,29 @@ function whyFlip({ item, end }: Story, op: OperationOf<'flip'>): string {
 }
 
 function whyCut({ item, later, trace }: Story, pieceIds: readonly string[]): string | null {
-  const [id] = pieceIds;
-  if (id === undefined) return null;
-  const edge = later.find((step) => {
-    const role = step.kind === 'stop' ? findStop(item, step.stopId)?.role : undefined;
-    return role === 'satin-edge' || role === 'applique-edge';
-  });
-  const stop = edge?.kind === 'stop' ? findStop(item, edge.stopId) : undefined;
-  const cover = later.find(
-    (step) =>
-      step.kind === 'hand' &&
-      step.op.do === 'lay' &&
-      trace.find(({ stepId }) => stepId === step.id)?.problem === null
+  const seams = trace.at(-1)?.state.seams ?? [];
+  const edges = new Set(
+    seams
+      .filter(({ role, layers }) => EDGES.has(role) && pieceIds.some((id) => layers.includes(id)))
+      .map(({ stepId }) => stepId)
   );
-  const over = cover?.kind === 'hand' && cover.op.do === 'lay' ? nameIn(item, cover.op.pieceId) : undefined;
+  const edge = later.find(({ id }) => edges.has(id));
+  const stop = edge?.kind === 'stop' ? findStop(item, edge.stopId) : undefined;
   if (stop) return `Close to the line: stop ${stop.number ?? '?'} sews its edge over what is left.`;
-  if (over) return `Now, while scissors reach it: ${over} is laid over it next.`;
-  return 'What is left outside the line would show or make the edge thick.';
+  const cover = nextLaid(item, later);
+  return cover === undefined
+    ? 'What is left outside the line would show or make the edge thick.'
+    : `Now, while scissors reach it: ${cover} is laid over it next.`;
+}
+
+const EDGES: ReadonlySet<Role> = new Set(['satin-edge', 'applique-edge']);
+
+/** What is laid on top next. */
+function nextLaid(item: Item, later: readonly Step[]): string | undefined {
+  const op = later.flatMap((step) =>
+    step.kind === 'hand' && step.op.do === 'lay' && step.op.side === 'above' ? [step.op] : []
+  )[0];
+  return op && nameIn(item, op.pieceId);
 }
 
 function whyTurn({ item, later, trace }: Story, stepId: string): string {
@@ -163,15 +170,9 @@ function whyTurn({ item, later, trace }: Story, stepId: string): string {
 }
 
 function whyZip({ item, later }: Story, op: OperationOf<'zip'>): string | null {
-  const through = later.find((step) => step.kind === 'hand' && step.op.do === 'turn-through');
-  const cover = later.find(
-    (step) => step.kind === 'hand' && step.op.do === 'lay' && step.op.side === 'above'
-  );
-  if (!through) return null;
-  const after =
-    cover?.kind === 'hand' && cover.op.do === 'lay'
-      ? `after ${nameIn(item, cover.op.pieceId)} is on`
-      : 'later';
+  if (!later.some((step) => step.kind === 'hand' && step.op.do === 'turn-through')) return null;
+  const cover = nextLaid(item, later);
+  const after = cover === undefined ? 'later' : `after ${cover} is on`;
   return `Open ${nameIn(item, op.pieceId)} now: ${after}, the work is turned through it, and nobody reaches the pull any more.`;
 }
 

@@ -6,7 +6,7 @@ import { objectsOf } from './objects';
 import type { SheetPiece } from './pieceWords';
 import { segmentsOf } from './segments';
 import type { Sentence } from './sentences';
-import { type More, Record, type Said } from './record';
+import { type More, type Said, Transcript } from './transcript';
 import { roleInPlace } from './roleInPlace';
 import { namesStop, runsBySubject, runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
@@ -49,7 +49,7 @@ export function readActions(
 }
 
 /** Reads sentence by sentence. */
-class Reader extends Record {
+class Reader extends Transcript {
   /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
   readonly #deferred: (() => void)[] = [];
   /** Whether the sheet numbers its stops: then one without a number is only spoken of. */

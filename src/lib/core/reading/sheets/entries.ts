@@ -47,7 +47,7 @@ function alone(line: PaperLine, text: string): PaperLine {
 }
 
 function saysMeasure(text: string): boolean {
-  return saysSize(text) || new RegExp(LENGTH.source, 'i').test(text);
+  return saysSize(text) || LENGTH.test(text);
 }
 
 /** Parts of a text between marks, where a new entry begins; marks inside brackets part nothing. */
@@ -90,7 +90,7 @@ function begins(last: string, mark: string, part: string): boolean {
 /** “the same” becomes the size before; “B and C 17 x 12 cm each” gives B its size too. */
 function writtenOut(parts: readonly string[]): string[] {
   const sizeOf = (part: string | undefined): string =>
-    SIZE.exec(part ?? '')?.[0] ?? new RegExp(LENGTH.source, 'i').exec(part ?? '')?.[0] ?? '';
+    SIZE.exec(part ?? '')?.[0] ?? LENGTH.exec(part ?? '')?.[0] ?? '';
   const written: string[] = [];
   for (const part of parts) written.push(SAME.test(part) ? part.replace(SAME, sizeOf(written.at(-1))) : part);
   return written.map((part, at) => {

@@ -138,9 +138,7 @@ function pieceOn(
 
 /** A length alone that says both sides: “a square of felt, 4 1/2 in”. */
 function squareIn(text: string): Sized | undefined {
-  const found = /\b(?:squares?|circles?|discs?|round)\b/i.test(text)
-    ? new RegExp(LENGTH.source, 'i').exec(text)
-    : null;
+  const found = /\b(?:squares?|circles?|discs?|round)\b/i.test(text) ? LENGTH.exec(text) : null;
   if (!found?.[1] || !found[2]) return undefined;
   const side = toMm(found[1], found[2]);
   return { cut: { widthMm: side, heightMm: side }, printed: found[0].trim(), at: found.index };

@@ -7,7 +7,6 @@
   import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';
-  import { stackScene } from '$lib/ui/stack/scene';
   import LayersView from '$lib/ui/stack/LayersView.svelte';
 
   /** The hoop and what lies in it once the block is done, with what the checks say of the whole. */
@@ -28,7 +27,6 @@
       .findLast(({ itemStepId }) => itemStepId !== null)?.itemStepId;
     return trace.find(({ stepId }) => stepId === own);
   });
-  const side = $derived(stack && stackScene(item, stack, plan.hoop.ring.width));
 </script>
 
 <section class="min-w-0" aria-label="The hoop by then">
@@ -46,9 +44,7 @@
   {:else}
     <p class="mt-2 text-soft">Out of the hoop, finished {formatSize(plan.finished, plan.unit)}.</p>
   {/if}
-  {#if side && side.rows.length > 0}<div class="mt-3">
-      {#if stack}<LayersView {item} {stack} ring={plan.hoop.ring} />{/if}
-    </div>{/if}
+  {#if stack}<div class="mt-3"><LayersView {item} {stack} ring={plan.hoop.ring} /></div>{/if}
   {#if findings.length > 0}
     <ul class="mt-3 flex flex-col gap-2" aria-label="To look at">
       {#each findings as { text, stepId } (`${stepId ?? ''} ${text}`)}

@@ -18,7 +18,7 @@ export interface Said {
 }
 
 /** The actions and stops that were read so far, and what is known of the hoop by now. */
-export class Record {
+export class Transcript {
   readonly actions: SheetAction[] = [];
   readonly stops: SheetStop[] = [];
   protected readonly now = new Memory();
@@ -30,7 +30,8 @@ export class Record {
     return this.stops.at(-1)?.n ?? 0;
   }
 
-  run(n: number, { sentence: { index: sentence }, text }: Said): void {
+  /** A stop runs: it is the last one reached. */
+  protected run(n: number, { sentence: { index: sentence }, text }: Said): void {
     // Nothing is stitched upside down: the hoop was turned back.
     this.now.over = false;
     this.now.laidSince.clear();
@@ -39,7 +40,7 @@ export class Record {
   }
 
   /** Tape and pins come off the pieces named, else off all that have them. */
-  loosen(said: Said, action: 'untape' | 'unpin', more: More): void {
+  protected loosen(said: Said, action: 'untape' | 'unpin', more: More): void {
     const { text } = said;
     const held = action === 'untape' ? this.now.taped : this.now.pinned;
     const named = this.things
@@ -61,7 +62,8 @@ export class Record {
     if (off.length > 0) this.now.speakOf(said.sentence.index, off);
   }
 
-  whereOf(action: ActionKind, text: string): SheetAction['where'] {
+  /** On which side of the hoop an action is done; null where that says nothing. */
+  protected whereOf(action: ActionKind, text: string): SheetAction['where'] {
     if (!['lay', 'insert-ribbon', 'tape', 'pin', 'flip'].includes(action))
       return this.now.over && action === 'trim' ? 'below' : null;
     if (this.now.over) return 'below';
@@ -69,7 +71,8 @@ export class Record {
     return this.now.here;
   }
 
-  add(
+  /** An action that a part of a sentence asks for, with what is known of it. */
+  protected add(
     { sentence, text, optional }: Said,
     action: ActionKind,
     piece: SheetPiece | string | null = null,
