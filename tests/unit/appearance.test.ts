@@ -152,6 +152,51 @@ describe('why a step is so', () => {
     const open = item.steps.find((step) => step.kind === 'hand' && step.op.do === 'zip');
     expect(whyOf(item, trace, open?.id ?? '')).to.include('after BACK is on, the work is turned through it');
   });
+  it('of a trim is the edge that a later stop sews over that very piece', () => {
+    let told = 0;
+    for (const construction of CONSTRUCTIONS) {
+      if (construction.kind === 'own') continue;
+      const { item, trace } = made(construction.kind);
+      for (const step of item.steps) {
+        if (step.kind !== 'hand' || step.op.do !== 'trim') continue;
+        const number = /stop (\d+) sews/.exec(whyOf(item, trace, step.id) ?? '')?.[1];
+        if (number === undefined) continue;
+        told++;
+        const { pieceIds } = step.op;
+        // Files count anew and stops run again, so several may bear the number: one of them is the edge over this piece.
+        const stops = item.files
+          .flatMap((file) => file.stops)
+          .filter((stop) => String(stop.number) === number && /edge/.test(stop.role))
+          .map(({ id }) => id);
+        const joined = (trace.at(-1)?.state.seams ?? [])
+          .filter(({ stopId }) => stopId !== null && stops.includes(stopId))
+          .flatMap(({ layers }) => layers);
+        expect(
+          pieceIds.some((id) => joined.includes(id)),
+          `${construction.kind} ${step.id}`
+        ).to.equal(true);
+      }
+    }
+    expect(told).to.be.above(5);
+  });
+  it('of turning the hoop is what goes on the back, and that the needle comes from above', () => {
+    const { item, trace } = made('snap-tab');
+    const turns = item.steps.filter((step) => step.kind === 'hand' && step.op.do === 'turn-over');
+    expect(turns.map(({ id }) => whyOf(item, trace, id))).to.deep.equal([
+      'BACK goes on the back: turned over, you see where.',
+      'The machine stitches from above only, so the right way up again.'
+    ]);
+  });
+  it('of a seam inside is its strength, of a line to lay by nothing but the place', () => {
+    const { item, trace } = made('zip-pouch');
+    const whyStop = (stopId: string): string | null => {
+      const step = item.steps.find((each) => each.kind === 'stop' && each.stopId === stopId);
+      return step ? whyOf(item, trace, step.id) : null;
+    };
+    expect(whyStop('stop-16')).to.equal('It ends inside: only its strength counts.');
+    expect(whyStop('stop-1')).to.equal('It only shows where the next piece goes, so any thread will do.');
+    expect(whyStop('stop-6')).to.equal('Its thread is seen in front.');
+  });
   it('says nothing of a wrong side that shows: that is a finding', () => {
     const { item } = made('turned-flat');
     const at = item.steps.findIndex(
