@@ -185,4 +185,13 @@ test('two papers of an item that is no construction become its merged sheet, fac
   await expect(page.getByText('Paper 5: Lay A right side up').first()).toBeVisible();
   await page.getByText('One sentence of s08-season-ticket-sleeve.pdf is in no step').click();
   await expect(page.getByText('The piece laid first comes to lie outside.')).toBeVisible();
+
+  // It is built on like any other item: its steps are blocks.
+  await page.getByRole('link', { name: 'Build' }).click();
+  const blocks = page.getByRole('navigation', { name: 'The item, block by block' });
+  await blocks.getByRole('button', { name: /^A, / }).click();
+  await page.getByLabel('Cloth, name').fill('Moquette');
+  await page.getByLabel('Cloth, name').blur();
+  await expect(blocks).toContainText('Moquette');
+  await expectAccessible(page);
 });

@@ -10,6 +10,7 @@ import { cutworkOpening, lacePart, slot } from './openings';
 import { ownStop } from './ownStop';
 import { panel, strips } from './panels';
 import { readyMade } from './readyMade';
+import { sheetSteps } from './sheetSteps';
 import { splitPosition } from './splitPosition';
 import { details, name, quilting } from './stitching';
 import { zip } from './zip';
@@ -46,7 +47,10 @@ export const BLOCKS: readonly AnyBlock[] = [
   sealedBlock(handStep)
 ];
 
-const BY_KIND = new Map(BLOCKS.map((block) => [block.kind, block]));
+/** Blocks that nobody chooses from a list: they come with an item. */
+const COME_WITH_AN_ITEM: readonly AnyBlock[] = [sealedBlock(sheetSteps)];
+
+const BY_KIND = new Map([...BLOCKS, ...COME_WITH_AN_ITEM].map((block) => [block.kind, block]));
 
 /** The block of a kind, or undefined. */
 export function blockOf(kind: string): AnyBlock | undefined {

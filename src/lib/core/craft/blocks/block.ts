@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { AnswersOf, Fields, Question } from '$lib/core/craft/sequence';
+import { type AnswersOf, type Fields, type Question, questionsOf } from '$lib/core/craft/sequence';
 import type { Frame } from './frame';
 import type { Site } from './site';
 import type { Standing } from './standing';
@@ -65,7 +65,7 @@ export function sealedBlock<F extends Fields>(maker: BlockMaker<F>): AnyBlock {
     name,
     summary,
     group,
-    questions: Object.entries(fields).map(([key, { asked }]) => ({ key, ...asked })),
+    questions: questionsOf(fields),
     defaults: answers.parse({}) as Record<string, unknown>,
     with(given) {
       const parsed = answers.safeParse(given);
@@ -73,7 +73,7 @@ export function sealedBlock<F extends Fields>(maker: BlockMaker<F>): AnyBlock {
         return {
           ok: false,
           problems: parsed.error.issues.map(
-            ({ path, message }) => `${fields[String(path[0])]?.asked.label ?? 'Answers'}: ${message}`
+            ({ path, message }) => `${fields[String(path[0])]?.asked?.label ?? 'Answers'}: ${message}`
           )
         };
       const { data } = parsed;

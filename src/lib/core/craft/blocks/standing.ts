@@ -49,6 +49,8 @@ export interface Standing {
   out: boolean;
   /** It was cut from its hooping. */
   cut: boolean;
+  /** Pieces and lines that blocks before it made. */
+  made: ReadonlySet<string>;
 }
 
 /**
@@ -77,7 +79,8 @@ export function standingOf(pattern: Readonly<Pattern>, outlineIds: readonly stri
     zip: null,
     readyMade: pattern.pieces.find((piece) => piece.readyMade) ?? null,
     out: false,
-    cut: false
+    cut: false,
+    made: new Set([...pattern.pieces, ...pattern.lines].map(({ id }) => id))
   };
   const pieceOf = new Map(pattern.pieces.map((piece) => [piece.id, piece]));
   const stopOf = new Map(pattern.expected.map((stop) => [stop.key, stop]));

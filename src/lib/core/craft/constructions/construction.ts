@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { compose, type Composed, type Offer, offersAt } from '$lib/core/craft/blocks';
-import type { AnswersOf, Fields, Question, Sequence } from '$lib/core/craft/sequence';
+import {
+  type AnswersOf,
+  type Fields,
+  type Question,
+  questionsOf,
+  type Sequence
+} from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
 
 /**
@@ -72,7 +78,7 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
     kind,
     name,
     summary,
-    questions: Object.entries(fields).map(([key, { asked }]) => ({ key, ...asked })),
+    questions: questionsOf(fields),
     defaults: answers.parse({}),
     patternOf(given, own) {
       const parsed = answers.safeParse(given);
@@ -84,7 +90,7 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
         return { ok: true, construction: kind, params: parsed.data, blocks, ...composed };
       }
       const labelOf = (key: PropertyKey | undefined): string =>
-        fields[String(key)]?.asked.label ?? String(key ?? 'Answers');
+        fields[String(key)]?.asked?.label ?? String(key ?? 'Answers');
       return {
         ok: false,
         problems: parsed.error.issues.map(({ path, message }) => `${labelOf(path[0])}: ${message}`)

@@ -31,11 +31,27 @@ export interface Field<S extends z.ZodType = z.ZodType> {
   answer: S;
 }
 
+/** What a block knows without asking. */
+export interface KnownField<S extends z.ZodType = z.ZodType> {
+  asked: null;
+  answer: S;
+}
+
 /** Everything a construction asks, in its order. */
-export type Fields = Readonly<Record<string, Field>>;
+export type Fields = Readonly<Record<string, Field | KnownField>>;
 
 /** The answers to fields. */
 export type AnswersOf<F extends Fields> = { [K in keyof F]: z.output<F[K]['answer']> };
+
+/** An answer that is known when the block is made. */
+export function known<S extends z.ZodType>(answer: S): KnownField<S> {
+  return { asked: null, answer };
+}
+
+/** The questions of fields, in their order. */
+export function questionsOf(fields: Fields): Question[] {
+  return Object.entries(fields).flatMap(([key, { asked }]) => (asked ? [{ key, ...asked }] : []));
+}
 
 /**
  * A field that matters only where another has one of some answers; elsewhere it is not asked.

@@ -8,11 +8,13 @@ export {
   hold,
   inSchool,
   isAsked,
+  known,
   length,
   material,
   onlyWhere,
   outline,
   type Question,
+  questionsOf,
   text,
   thread,
   threads

@@ -2,7 +2,6 @@ import type { z } from 'zod';
 import { traitsOf } from '$lib/core/craft/operations';
 import type { Outline, Path } from '$lib/core/base/geometry';
 import {
-  type Hooping,
   type Line,
   type Material,
   Operation,
@@ -171,11 +170,10 @@ export class Sequence {
   }
 
   /** Clamps pieces, from below up, and puts the hoop on the machine. */
-  hoop(id: string, name: string, pieceIds: string[], { sticky = false, on = true } = {}): void {
-    const hooping: Hooping = { id, name, hooped: pieceIds, mounting: 1 };
-    this.#pattern.hoopings.push(hooping);
+  hoop(id: string, name: string, pieceIds: string[], { sticky = false, on = true, step = '' } = {}): void {
+    this.#pattern.hoopings.push({ id, name, hooped: pieceIds, mounting: 1 });
     this.#hooping = id;
-    this.hand(id === 'hooping-1' ? 'hoop' : `hoop-${id}`, { do: 'hoop', pieceIds, sticky });
+    this.hand(step || (id === FIRST ? 'hoop' : `hoop-${id}`), { do: 'hoop', pieceIds, sticky });
     if (on) this.move('hoop-on');
   }
 

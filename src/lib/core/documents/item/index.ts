@@ -24,6 +24,7 @@ export {
   type OperationOf
 } from './operation';
 export { brokenReferences } from './references';
+export { namesIn, renamedIn } from './renamed';
 export { drawsLine, Role, ROLE_WORDS, ROLES, stitchKind } from './roles';
 export {
   ChartRow,

@@ -1,6 +1,6 @@
-import { z } from 'zod';
 import { findLine, findPiece, findStop, findThread } from './find';
-import { Operation } from './operation';
+import { type ReferenceKind, renamedIn } from './renamed';
+import type { Operation } from './operation';
 import type { Item } from './schema';
 
 /** A name in the document that points at nothing. */
@@ -67,28 +67,15 @@ export function brokenReferences(item: Item): BrokenReference[] {
 
 type Need = (there: unknown, path: string, kind: string, id: string) => void;
 
-const FINDERS = { piece: findPiece, line: findLine, thread: findThread } as const;
+const FINDERS: Record<ReferenceKind, (item: Item, id: string) => unknown> = {
+  piece: findPiece,
+  line: findLine,
+  thread: findThread
+};
 
-/** What an operation refers to stands in its schema, at any depth, so every kind of operation is looked at alike. */
 function checkOperation(item: Item, op: Operation, path: string, need: Need): void {
-  const schema = Operation.options.find((option) => option.shape.do.value === op.do);
-  if (schema) checkValue(item, schema, op, path, need);
-}
-
-function checkValue(item: Item, schema: z.core.$ZodType, value: unknown, path: string, need: Need): void {
-  if (value === undefined || value === null) return;
-  const refers = z.globalRegistry.get(schema)?.refers;
-  if (typeof value === 'string' && isReferred(refers))
-    return need(FINDERS[refers](item, value), path, refers, value);
-  if (schema instanceof z.ZodOptional || schema instanceof z.ZodDefault || schema instanceof z.ZodNullable)
-    return checkValue(item, schema.unwrap(), value, path, need);
-  if (schema instanceof z.ZodArray && Array.isArray(value))
-    return value.forEach((each, at) => checkValue(item, schema.element, each, `${path}.${at}`, need));
-  if (schema instanceof z.ZodObject && typeof value === 'object')
-    for (const [key, part] of Object.entries(schema.shape))
-      checkValue(item, part, (value as Record<string, unknown>)[key], `${path}.${key}`, need);
-}
-
-function isReferred(refers: unknown): refers is keyof typeof FINDERS {
-  return typeof refers === 'string' && refers in FINDERS;
+  renamedIn(op, (kind, id, place) => {
+    need(FINDERS[kind](item, id), `${path}.${place}`, kind, id);
+    return id;
+  });
 }

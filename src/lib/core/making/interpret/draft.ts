@@ -1,13 +1,6 @@
 import { box } from '$lib/core/base/geometry';
 import { estimateAlong } from '$lib/core/craft/sequence';
-import {
-  type Item,
-  ITEM_VERSION,
-  type Operation,
-  type Role,
-  ROLE_WORDS,
-  type Stop
-} from '$lib/core/documents/item';
+import { type Item, ITEM_VERSION, namesIn, type Role, ROLE_WORDS, type Stop } from '$lib/core/documents/item';
 import { colourOf } from '$lib/core/reading/evidence';
 import { capitalised, phasesOf, ThreadRack } from '$lib/core/reading/matching';
 import type { ReadRow } from '$lib/core/reading/papers';
@@ -85,7 +78,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map(), apart: Apa
     const stop = stops.find(({ number }) => number === after);
     if (stop)
       steps.push({
-        id: `step-${stop.id}`,
+        id: stop.id,
         op: { stop: stop.id },
         action: null,
         sentence: sheet.stops.find(({ n }) => n === after)?.sentence ?? null
@@ -105,7 +98,9 @@ export function draftOf(papers: Papers, settled: Settled = new Map(), apart: Apa
   }
   const made = pieces.made(steps);
   const kept = steps.filter(
-    ({ op }) => 'stop' in op || refersTo(op).every((id) => made.some((piece) => piece.id === id))
+    ({ op }) =>
+      'stop' in op ||
+      namesIn(op).every(({ kind, id }) => kind !== 'piece' || made.some((piece) => piece.id === id))
   );
   const whole = withMoves(together(kept));
   if (threads.all.length === 0) threads.take('Your choice');
@@ -256,13 +251,6 @@ function roleOf(
   return row.confidence >= said.confidence ? row.role : said.role;
 }
 
-function refersTo(op: Operation): string[] {
-  return [
-    ...('pieceId' in op && op.pieceId !== undefined ? [op.pieceId] : []),
-    ...('pieceIds' in op && op.pieceIds !== undefined ? op.pieceIds : [])
-  ];
-}
-
 /** What a sheet says of a stop beside that it runs: “the lamp and its glow”. */
 function nameSaid(text: string | undefined): string | undefined {
   const bare = (text ?? '')
@@ -272,6 +260,8 @@ function nameSaid(text: string | undefined): string | undefined {
       ''
     )
     .replace(/^(?:slowly|again|with the .* thread|it out)\b[,\s]*/i, '')
-    .replace(/^which\s+/i, '');
+    .replace(/^which\s+/i, '')
+    .replace(/,\s*which\b.*$/i, '')
+    .replace(/^(?:the|an?)\s+(?=\p{L}{3})/iu, '');
   return /\p{L}{3}/u.test(bare) ? capitalised(bare) : undefined;
 }

@@ -1,3 +1,4 @@
+import { asBlocks } from './asBlocks';
 import { type Face, isStabiliserKind, isTwoSided, type Item } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
 import { type Finding, review } from '$lib/core/making/checks';
@@ -101,7 +102,7 @@ export function interpret(
     if (!better) break;
   }
   const { draft, outcome } = best;
-  const item = withShown(outcome);
+  const item = asBlocks(withShown(outcome));
   const { findings, ...end } = tryOut(item, shop);
   return {
     item,

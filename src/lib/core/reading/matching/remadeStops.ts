@@ -21,10 +21,11 @@ export function remadeFiles(item: Item, was: Item, is: Item, wanted: (stop: Stop
   const made = stopsOf(is);
   const keys = new Set(made.map(({ expects }) => expects));
   const fresh = made.filter((stop) => !mine.has(stop.id) && wanted(stop));
-  const charted = stopsOf(item).some(({ chart }) => chart !== undefined);
+  // A sheet numbers stops as the file does, chart or no chart.
+  const charted = item.paper !== undefined || stopsOf(item).some(({ chart }) => chart !== undefined);
   const update = (stop: Stop): Stop => {
     const now = made.find(({ id }) => id === stop.id);
-    return now ? remadeStop(stop, before.get(stop.id), now) : stop;
+    return now ? remadeStop(stop, before.get(stop.id), now, charted) : stop;
   };
   const stays = (stop: Stop): boolean =>
     stop.expects === undefined || keys.has(stop.expects) || stop.chart !== undefined;
@@ -90,10 +91,10 @@ function numbered(stops: Stop[], like: readonly Stop[]): Stop[] {
   return stops.map((stop, at) => (stop.number === null ? stop : { ...stop, number: first + at }));
 }
 
-function remadeStop(mine: Stop, was: Stop | undefined, is: Stop): Stop {
+function remadeStop(mine: Stop, was: Stop | undefined, is: Stop, keepsNumber: boolean): Stop {
   const next: Stop = { ...mine };
   for (const key of SHARED) {
-    if (key === 'number' && mine.chart) continue;
+    if (key === 'number' && keepsNumber) continue;
     if (was === undefined || isSame(mine[key], was[key])) Object.assign(next, { [key]: is[key] });
   }
   if (mine.chart && mine.threadId !== was?.threadId) next.threadId = mine.threadId;

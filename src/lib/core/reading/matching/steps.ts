@@ -90,9 +90,9 @@ function withThread(
   ofStop: (key: string) => string | undefined,
   named: Map<string, string>
 ): Operation {
-  if (op.do !== 'bobbin' && op.do !== 'insert-run') return op;
-  if (op.threadId === undefined) return op;
+  if (!('threadId' in op) || op.threadId === undefined) return op;
   const [from, key] = op.threadId.split(':');
   const threadId = from === 'stop' ? ofStop(key ?? '') : named.get(key ?? '');
+  if (op.do === 'thread') return { ...op, threadId: threadId ?? op.threadId };
   return { ...op, threadId };
 }

@@ -18,11 +18,28 @@ export interface SheetPiece {
 /** Positions and words for any cloth, by which alone no piece is meant. */
 const NO_HEAD =
   /^(?:top|bottom|front|back|upper|lower|left|right|inner|outer|fabric|cloth|piece|panel|tape|line|side|set|sheet|layer|cover)s?$/;
+/** Positions that are a part of the item too: one word of a longer name. */
+const PARTS = /^(?:front|back|lining|inside|outside|base|lid|pocket|flap|strap|handle|loop)s?$/;
 
-/** Pieces that their last word means too, where it is no other’s: “zipper” for the nylon zipper. */
+/**
+ * Pieces that a word of their name means too, where it is no other’s: “zipper” for the nylon zipper, “front” for the front
+ * cotton green.
+ */
 export function withHeads(pieces: readonly SheetPiece[]): SheetPiece[] {
-  const headOf = ({ name }: SheetPiece): string => name.toLowerCase().split(/\s+/).at(-1) ?? '';
-  return pieces.map((piece) => {
+  const wordsOf = ({ name }: SheetPiece): string[] => name.toLowerCase().split(/\s+/);
+  const headOf = (piece: SheetPiece): string => wordsOf(piece).at(-1) ?? '';
+  const withParts = (piece: SheetPiece): SheetPiece => {
+    const parts = wordsOf(piece).filter(
+      (word) =>
+        PARTS.test(word) &&
+        !piece.words.includes(word) &&
+        pieces.every(
+          (other) => other === piece || (!wordsOf(other).includes(word) && !other.words.includes(word))
+        )
+    );
+    return parts.length > 0 ? { ...piece, words: [...piece.words, ...parts] } : piece;
+  };
+  return pieces.map(withParts).map((piece) => {
     const head = headOf(piece);
     const isOwn = pieces.every(
       (other) => other === piece || (headOf(other) !== head && !other.words.includes(head))
