@@ -186,7 +186,7 @@ function grouped(item: Item): Group[] {
     if (op.do === 'hoop') begin('Hooping', step);
     else if (op.do === 'unhoop') begin('Finishing', step);
     else if (LAYS.has(op.do) && 'pieceId' in op) {
-      const name = calledIn(item, op.pieceId);
+      const name = calledIn(item, op.pieceId ?? '');
       const waits = !lays && stops.length > 0 && stops.every(({ role }) => role === 'placement');
       if (waits && now) {
         now.name = name;

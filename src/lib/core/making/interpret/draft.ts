@@ -110,7 +110,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map(), apart: Apa
   ]);
   const hooped = inHoopings({
     steps: whole,
-    lines: lines.filter(({ id }) => !id.startsWith('rim-') || used.has(id)),
+    lines: lines.filter(({ id }) => !/^(?:rim|top)-/.test(id) || used.has(id)),
     stops,
     pieces: made
   });
@@ -219,6 +219,7 @@ function stopsOf({ sheet, rows }: Papers, threads: ThreadRack, pieces: Pieces, s
       phases: [],
       lineIds: [
         pieces.seamBefore(number) ??
+          (role === 'topstitch' ? pieces.besideSeam(number) : undefined) ??
           (ON_DESIGN.has(role) ? undefined : pieces.spotAt(number)) ??
           (isClosing && (number === closing || pieces.zip === undefined)
             ? 'closing'

@@ -12,6 +12,9 @@ const FOLDED = 0.6;
 const CUT_OVER = 24;
 /** An opening to turn an item through, mm. */
 const OPENING = 70;
+/** What lies under or behind the whole of an item, and words for what is only a part of it. */
+const WHOLE = /\b(?:back|backing|batting|wadding)\b/i;
+const PART = /\b(?:upper|lower|top|bottom|left|right|first|second|pocket|strap|flap|towel)\b/i;
 /** Space between an outline and what is drawn inside it, mm. */
 const DESIGN_GAP = 8;
 
@@ -29,7 +32,29 @@ export function outlineSize(
   // Parts that only cover a share of it are smaller in one direction: the usual size tells.
   const middle = (values: number[]): number | undefined =>
     values.sort((a, b) => a - b)[Math.floor((values.length - 1) / 2)];
-  const [width, height] = [middle(cuts.map((cut) => cut.width)), middle(cuts.map((cut) => cut.height))];
+  // A back or a batting that is no part itself covers all there is.
+  const wholes = pieces.filter(
+    ({ name, material, cut, role }) =>
+      role === null &&
+      cut?.heightMm != null &&
+      laid.has(name) &&
+      WHOLE.test(`${name} ${material ?? ''}`) &&
+      !PART.test(`${name} ${material ?? ''}`)
+  );
+  const least = (side: (cut: NonNullable<(typeof wholes)[number]['cut']>) => number): number | undefined =>
+    wholes.length > 0 ? Math.min(...wholes.flatMap(({ cut }) => (cut ? [side(cut)] : []))) : undefined;
+  const larger = (usual: number | undefined, whole: number | undefined): number | undefined =>
+    usual === undefined || (whole !== undefined && whole > usual) ? whole : usual;
+  const [width, height] = [
+    larger(
+      middle(cuts.map((cut) => cut.width)),
+      least(({ widthMm }) => widthMm)
+    ),
+    larger(
+      middle(cuts.map((cut) => cut.height)),
+      least(({ heightMm }) => heightMm ?? 0)
+    )
+  ];
   const byCuts = {
     width: Math.max(20, (width ?? UNSAID.width + CUT_OVER) - CUT_OVER),
     height: Math.max(20, (height ?? UNSAID.height + CUT_OVER) - CUT_OVER)
@@ -44,6 +69,7 @@ export interface SeamLine {
   id: string;
   /** Distance of the seam from the middle, mm, downwards. */
   y: number;
+  name?: string;
 }
 
 /**
@@ -67,13 +93,14 @@ export function linesFor(
     gaps
   });
   const half = size.width / 2;
+  const named = seams.filter(({ name }) => name === undefined).length;
   return [
     line('outline', 'Outline', outline),
     line('rim-top', 'Upper edge', segment(-half, -size.height / 2, half, -size.height / 2)),
     line('rim-bottom', 'Lower edge', segment(-half, size.height / 2, half, size.height / 2)),
     line('design', 'Design', inset(outline, Math.min(DESIGN_GAP, size.width / 5, size.height / 5))),
-    ...seams.map(({ id, y }, at) =>
-      line(id, seams.length > 1 ? `Seam ${at + 1}` : 'Seam', segment(-half, y, half, y))
+    ...seams.map(({ id, y, name }, at) =>
+      line(id, name ?? (named > 1 ? `Seam ${at / 2 + 1}` : 'Seam'), segment(-half, y, half, y))
     ),
     ...(closing ? [line('closing', 'Closing seam', outline, closing.opens ? opening(outline) : [])] : [])
   ];

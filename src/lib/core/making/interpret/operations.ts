@@ -89,9 +89,11 @@ export function opsOf(
       return id && flip ? [{ do: 'flip', pieceId: id, ...flip }] : [other];
     }
     case 'trim': {
+      const named = id === undefined ? trimmedInHoop(sheet, at) : action.piece;
+      const trimmed = pieces.id(named);
       if (action.piece !== null && isBound(sheet, action.piece)) return [other];
       if (action.piece === 'threads') return [{ do: 'snip', side: 'front', jumps: 4 }];
-      if (!id)
+      if (!trimmed)
         return /\b(?:seam|layers|fabrics|excess|everything)\b/.test(action.piece ?? '') ||
           action.piece === null
           ? [{ do: 'cut-out', lineId: 'outline', margin: marginIn(action.text) ?? SEAM }]
@@ -99,8 +101,8 @@ export function opsOf(
       return [
         {
           do: 'trim',
-          pieceIds: [id],
-          lineId: pieces.cutLine(action.piece),
+          pieceIds: [trimmed],
+          lineId: pieces.cutLine(named),
           side: 'outside',
           margin: marginIn(action.text) ?? CLOSE,
           where: 'hoop-off',
@@ -133,7 +135,14 @@ export function opsOf(
     case 'change-thread':
       return threadOps(action, at, { threads, sheet });
     case 'change-bobbin':
-      return [{ do: 'bobbin' }];
+      // One that matches is of the only thread there is.
+      return [
+        {
+          do: 'bobbin',
+          ...(/\b(?:match|same)/i.test(action.text) &&
+            threads.all.length === 1 && { threadId: threads.all[0]?.id })
+        }
+      ];
     case 'turn-through':
       if (pieces.envelope !== undefined) return [{ do: 'turn-through', pieceId: pieces.envelope }];
       // Once the opening is closed, or where there is none, lined work is turned through its zip.
@@ -172,6 +181,15 @@ function hardware(kind: (typeof HARDWARE)[number]): RegExp {
     case 'hook-and-loop':
       return /\b(?:hook|velcro|loop tape)/i;
   }
+}
+
+/** What “trim close to the stitches” trims while the work is in the hoop: the cloth laid last, where more is stitched after it. */
+function trimmedInHoop({ actions, stops }: SheetReading, at: number): string | null {
+  const before = actions.slice(0, at);
+  const own = actions[at];
+  if (!own || before.some(({ action }) => action === 'unhoop')) return null;
+  if (own.piece === 'threads' || stops.every(({ n }) => n <= own.after)) return null;
+  return before.findLast(({ action, where }) => action === 'lay' && where !== 'below')?.piece ?? null;
 }
 
 /** Mm or inches that a cut leaves. */

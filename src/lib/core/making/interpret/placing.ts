@@ -8,6 +8,7 @@ import type { Settled } from './settled';
 import { type Apart, NOT_APART, type Spot, spotsOf } from './spots';
 import { isPart, isTied, type Rim, rimOf } from './rims';
 import { foldOf, hangs, isBound, isQuiet } from './ways';
+import { type Zipped, zippedIn } from './zipped';
 
 /** Mm that an edge laid along a seam reaches over it. */
 const SEAM = 6;
@@ -16,6 +17,10 @@ const FOLD_OVER = 21;
 /** And over the outline’s own edge. */
 const RIM = 12;
 
+/** Width of a zip with its tapes, of which a list says the length alone, mm. */
+const ZIP_TAPES = 32;
+/** A topstitch runs this far beside its seam, mm. */
+const BESIDE = 3;
 /** Width of a ribbon of which no width is said, mm. */
 const NARROW = 12;
 /** Length of one of which nothing is said, mm. */
@@ -43,6 +48,7 @@ export class Pieces {
   readonly panels: Panel[] = [];
   /** Places of small pieces inside the outline. */
   readonly spots: readonly Spot[];
+  readonly #zipped: Zipped | undefined;
   readonly #sheet: SheetReading;
   readonly #size: { width: number; height: number };
   readonly #edges = new Map<string, { lineId: string; body: 'up' | 'down'; flipsTo: string | null }>();
@@ -51,10 +57,17 @@ export class Pieces {
     this.#sheet = sheet;
     this.#size = size;
     const flips = sheet.actions.filter(({ action }) => action === 'flip');
+    this.#zipped = zippedIn(sheet, size);
     flips.forEach((flip, at) => this.#seamOf(flip, at, flips.length));
     const placed = (name: string): boolean =>
-      isBound(this.#sheet, name) || this.#edges.has(name) || this.#rimOf(name) !== undefined;
-    this.spots = spotsOf(sheet, size, placed, apart);
+      isBound(this.#sheet, name) ||
+      name === this.#zipped?.zip.piece ||
+      this.#edges.has(name) ||
+      this.#rimOf(name) !== undefined;
+    this.spots = [
+      ...spotsOf(sheet, size, placed, apart),
+      ...(this.#zipped && this.zip !== undefined ? [this.#zipped.zip] : [])
+    ];
   }
 
   /** The size of all that is stitched. */
@@ -85,9 +98,11 @@ export class Pieces {
   #seamOf({ piece, after, text }: SheetAction, at: number, count: number): void {
     if (piece === null) return;
     const { height } = this.#size;
+    const zipped = this.#zipped?.seams.get(after);
     const down =
-      /\b(?:down|towards you|lower|bottom)\b/i.test(text) ||
-      (/\b(?:lower|bottom)\b/i.test(piece) && !/\bup\b/i.test(text));
+      zipped?.down ??
+      (/\b(?:down|towards you|lower|bottom)\b/i.test(text) ||
+        (/\b(?:lower|bottom)\b/i.test(piece) && !/\bup\b/i.test(text)));
     const partner = this.#sheet.actions.findLast(
       (each) =>
         each.action === 'lay' && each.after <= after && each.piece !== piece && this.#isPart(each.piece)
@@ -100,11 +115,15 @@ export class Pieces {
         FOLD_OVER -
         height / 2;
     const y =
-      count > 1
+      zipped?.y ??
+      (count > 1
         ? (at - (count - 1) / 2) * (height / (count + 1))
-        : Math.max(-height * 0.4, Math.min(height * 0.4, half));
+        : Math.max(-height * 0.4, Math.min(height * 0.4, half)));
     const id = `seam-${after}`;
-    if (!this.seams.some((seam) => seam.id === id)) this.seams.push({ id, y });
+    if (!this.seams.some((seam) => seam.id === id)) {
+      this.seams.push({ id, y });
+      this.seams.push({ id: `top-${after}`, y: y + (down ? BESIDE : -BESIDE), name: 'Beside the seam' });
+    }
     const panel = `panel-${at + 1}`;
     this.panels.push(
       down
@@ -138,6 +157,14 @@ export class Pieces {
   /** The seam that a stop sews, at which something is then flipped. */
   seamBefore(stop: number): string | undefined {
     return this.seams.find(({ id }) => id === `seam-${stop}`)?.id;
+  }
+
+  /** The line beside a seam along which a stop holds down what was flipped there, where nothing was laid since. */
+  besideSeam(stop: number): string | undefined {
+    const before = this.#sheet.actions.filter(({ after }) => after === stop - 1);
+    if (before.some(({ action }) => action === 'lay' || action === 'insert-ribbon')) return undefined;
+    const flip = before.find(({ action }) => action === 'flip');
+    return flip && this.seams.find(({ id }) => id === `top-${flip.after}`)?.id;
   }
 
   /** The first of two folded backs, between which the work is turned. */
@@ -333,7 +360,10 @@ export class Pieces {
             : cut && this.#isTied(piece.name)
               ? { width: NARROW, height: LOOP.test(piece.name) ? cut.widthMm / 2 : cut.widthMm }
               : cut
-                ? { width: cut.widthMm, height: cut.heightMm ?? 10 }
+                ? {
+                    width: cut.widthMm,
+                    height: cut.heightMm ?? (material.kind.endsWith('zip') ? ZIP_TAPES : 10)
+                  }
                 : covers === null
                   ? { width: NARROW, height: UNSAID_LENGTH }
                   : {}

@@ -1,4 +1,4 @@
-import type { SheetReadings } from './action';
+import type { SheetReadings, SheetStop } from './action';
 import { facing } from './facing';
 import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
 import { sizeIn } from './measures';
@@ -8,6 +8,7 @@ import { segmentsOf } from './segments';
 import type { Sentence } from './sentences';
 import { type More, type Said, Transcript } from './transcript';
 import { roleInPlace } from './roleInPlace';
+import { againAs, repeatsOf, type Repeats } from './repeats';
 import { namesStop, runsBySubject, runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
 import { BELOW, OPTIONAL, RIBBON } from './telling';
@@ -18,6 +19,8 @@ const OF_THE_ITEM: ReadonlySet<ActionKind> = new Set(['press', 'turn-through', '
 const SURE = 0.85;
 /** A sentence that only lists what is needed. */
 const LISTS = /^(?:how to\b.*?)?\b(?:you (?:will )?need|each (?:one )?needs)\b/i;
+/** A flip that names nothing turns all that the last seam joined. */
+const FLIPS_ALL = /^(?:flip|fold)(?:\s+(?:both|them|all|over|up|down|back|away|open|out))*$/i;
 const SAME_WITH =
   /^(?:then\s+)?(?:do|repeat)\s+(?:the same|this|that|it)\s+(?:with|for|to|on)\s+(.+?)[.!]?$/i;
 
@@ -39,19 +42,42 @@ export function readActions(
   const things = new Things(listed);
   const reader = new Reader(things, item);
   for (const { text } of sentences) things.foresee(text);
-  for (const sentence of sentences) reader.read(sentence);
+  sentences.forEach((sentence, at) => {
+    const runsLater = sentences
+      .slice(at + 1)
+      .some(({ step, text }) => step === sentence.step && /^(?:stitch|sew|run|flip|fold)\b/i.test(text));
+    reader.read(sentence, runsLater);
+  });
   const used = new Set(reader.actions.map(({ piece }) => piece));
   return {
     actions: reader.actions,
-    stops: reader.stops.map((stop) => ({ ...stop, ...roleInPlace(stop, reader.actions, reader.stops) })),
+    stops: withSkipped(reader.stops).map((stop) => ({
+      ...stop,
+      ...roleInPlace(stop, reader.actions, reader.stops)
+    })),
     pieces: things.pieces.filter(({ line, name }) => line !== null || used.has(name))
   };
+}
+
+/** Stops with those in between that no sentence runs by itself: the file has them all the same. */
+function withSkipped(stops: readonly SheetStop[]): SheetStop[] {
+  return stops.flatMap((stop, at) => {
+    const before = stops[at - 1]?.n ?? 0;
+    const skipped = Array.from({ length: Math.max(0, stop.n - before - 1) }, (_, nth) => ({
+      ...stop,
+      n: before + 1 + nth,
+      text: ''
+    }));
+    return [...skipped, stop];
+  });
 }
 
 /** Reads sentence by sentence. */
 class Reader extends Transcript {
   /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
   readonly #deferred: (() => void)[] = [];
+  /** Sentences read so far, as they were written. */
+  readonly #past: Sentence[] = [];
   /** Whether the sheet numbers its stops: then one without a number is only spoken of. */
   #numbered = false;
   readonly #item: string | null;
@@ -61,12 +87,18 @@ class Reader extends Transcript {
     this.#item = item;
   }
 
-  read(sentence: Sentence): void {
+  /**
+   * @param runsLater the same step says itself what is stitched after this sentence
+   */
+  read(sentence: Sentence, runsLater = false): void {
     const optional = OPTIONAL.test(sentence.text);
     const isThing = (part: string): boolean =>
       this.things.mentions(part).some(({ at }) => at <= 8) || /^(?:the\s+)?(?:fabrics|cloths)\b/.test(part);
     if (LISTS.test(sentence.text)) return;
     const again = SAME_WITH.exec(sentence.text)?.[1];
+    const repeats = repeatsOf(sentence.text);
+    if (repeats && this.#repeat(sentence, repeats, runsLater)) return;
+    this.#past.push(sentence);
     if (again !== undefined) {
       this.#again({ sentence, text: sentence.text, optional }, again);
       return;
@@ -75,6 +107,27 @@ class Reader extends Transcript {
     for (const { text, kind } of segmentsOf(hooping(this.#labelled(sentence), this.now.hooped), isThing))
       if (kind !== 'not') this.#segment({ sentence, text, optional });
     for (const run of this.#deferred.splice(0)) run();
+  }
+
+  /** Reads what was done before once more, as at the other side. */
+  #repeat({ index }: Sentence, repeats: Repeats, runsLater: boolean): boolean {
+    const own = this.#toRepeat(repeats);
+    const hands = own.findIndex(({ index: at }) => this.stops.some(({ sentence }) => sentence === at));
+    const meant = runsLater && hands >= 0 && !('steps' in repeats) ? own.slice(0, hands) : own;
+    for (const past of meant) this.read(againAs(past, index));
+    return meant.length > 0;
+  }
+
+  /** Sentences that are meant: steps by number, or all since the lays before the last flip or seam. */
+  #toRepeat(repeats: Repeats): Sentence[] {
+    const past = [...this.#past];
+    if ('steps' in repeats) {
+      const [from, to] = repeats.steps;
+      return past.filter(({ step }) => step + 1 >= from && step + 1 <= to);
+    }
+    const lay = this.actions.findLast(({ action }) => action === 'lay');
+    const first = this.actions.find(({ action, after }) => action === 'lay' && after === lay?.after);
+    return first ? past.filter(({ index }) => index >= first.sentence) : [];
   }
 
   /** “Loop: fold it in half”: a label names what the sentence is about. */
@@ -251,7 +304,9 @@ class Reader extends Transcript {
       /^tape(?: (?:it|them|both|all))?(?: down)?$/i.test(said.sentence.text.replace(/[.!]$/, '')) &&
       loose.length > 0
         ? loose
-        : objectsOf(this.things, action, text, this.now);
+        : action === 'flip' && FLIPS_ALL.test(text)
+          ? this.#joinedLast()
+          : objectsOf(this.things, action, text, this.now);
     // Whatever is hooped without a name is the stabiliser.
     const stabiliser =
       this.things.pieces.find(({ role }) => role === 'stabiliser') ?? this.things.takeUp('stabiliser');
@@ -311,6 +366,15 @@ class Reader extends Transcript {
     }
     const known = pieces.filter((piece) => typeof piece !== 'string');
     if (known.length > 0) this.now.speakOf(said.sentence.index, known);
+  }
+
+  /** What was laid for the seam that ran last; what was spoken of last where nothing was. */
+  #joinedLast(): SheetPiece[] {
+    const names = this.actions
+      .filter(({ action, after }) => action === 'lay' && after === this.reached - 1)
+      .map(({ piece }) => piece);
+    const own = this.things.pieces.filter(({ name }) => names.includes(name));
+    return own.length > 0 ? own : this.now.last.slice(-1);
   }
 
   /** Parts without a verb of the craft: “the back, right side down, over everything”, “the batting goes over the line”. */

@@ -7,6 +7,9 @@ const LEADS =
 /** Words with which an entry goes on after a mark. */
 const GOES_ON =
   /^(?:for|each|cut|folded|or|with|on|in|to|long|wide|high|per|as|of|if|optional|about|approx|finished)\b/i;
+/** What is cut to no size, and so ends the entry before it. */
+const UNSIZED =
+  /^(?:(?:\d+|one|two|medium|heavy|light|strong)\s+)*(?:(?:layers?|sheets?|pieces?)\s+(?:of\s+)?)?(?:tear|cut|wash|water)[\s-]?(?:away|soluble)\b|^(?:no-show |poly)?mesh\b|^stabili[sz]er\b/i;
 const SAME = /\b(?:the same|same size|ditto|as above)\b/i;
 const LETTER = /^(?:\d+\s*[x×]?\s*)?[A-Z]\d?$/;
 
@@ -84,7 +87,10 @@ function begins(last: string, mark: string, part: string): boolean {
   const own = saysMeasure(part) || SAME.test(part);
   if (/[;|]/.test(mark)) return own || saysMeasure(last);
   const isWhole = saysMeasure(last) || SAME.test(last) || LETTER.test(last);
-  return isWhole && (own || LETTER.test(part) || /^(?:\d+|one|two|three|four|an?)\s+\p{L}/iu.test(part));
+  return (
+    isWhole &&
+    (own || LETTER.test(part) || UNSIZED.test(part) || /^(?:\d+|one|two|three|four|an?)\s+\p{L}/iu.test(part))
+  );
 }
 
 /** “the same” becomes the size before; “B and C 17 x 12 cm each” gives B its size too. */

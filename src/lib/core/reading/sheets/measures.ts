@@ -6,7 +6,7 @@ const UNIT = String.raw`mm|cm|m\b|in\b\.?|inch(?:es)?|["″”]`;
 const TIMES = String.raw`\s*(?:[x×*]|by)\s*`;
 /** Width times height, with its units. */
 export const SIZE = new RegExp(
-  `(${NUMBER})\\s*(${UNIT})?\\s*(?:wide|high|long|[wWhHlL]\\b)?${TIMES}(${NUMBER})\\s*(${UNIT})?(?:\\s*(?:high|long|wide|[wWhHlL]\\b))?`,
+  `(?<![\\d.,/])(${NUMBER})\\s*(${UNIT})?\\s*(?:wide|high|long|[wWhHlL]\\b)?${TIMES}(${NUMBER})\\s*(${UNIT})?(?:\\s*(?:high|long|wide|[wWhHlL]\\b))?`,
   'i'
 );
 /** A length alone. */
@@ -37,8 +37,18 @@ export function flat(text: string): string {
  */
 export function sizeIn(written: string): Sized | undefined {
   const text = flat(written);
-  const found = SIZE.exec(text);
-  if (!found?.[1] || !found[3]) return undefined;
+  // "1x 20 x 27 cm" counts before it measures.
+  const sizes = new RegExp(SIZE.source, 'gi');
+  for (let found = sizes.exec(text); found; found = sizes.exec(text)) {
+    const sized = sizedBy(found);
+    if (sized) return sized;
+    sizes.lastIndex = found.index + 1;
+  }
+  return undefined;
+}
+
+function sizedBy(found: RegExpExecArray): Sized | undefined {
+  if (!found[1] || !found[3]) return undefined;
   // "180 x 200" alone is millimetres: nothing is cut that large in inches.
   const isLarge = Number(found[1]) >= 30 && Number(found[3]) >= 30;
   const unit = found[4] ?? found[2] ?? (isLarge ? 'mm' : undefined);

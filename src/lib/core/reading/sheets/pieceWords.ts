@@ -18,8 +18,8 @@ export interface SheetPiece {
 /** Positions and words for any cloth, by which alone no piece is meant. */
 const NO_HEAD =
   /^(?:top|bottom|front|back|upper|lower|left|right|inner|outer|fabric|cloth|piece|panel|tape|line|side|set|sheet|layer|cover)s?$/;
-/** Positions that are a part of the item too: one word of a longer name. */
-const PARTS = /^(?:front|back|lining|inside|outside|base|lid|pocket|flap|strap|handle|loop)s?$/;
+/** Parts of an item, each meant by one word of a longer name. */
+const PARTS = /^(?:front|back|lining|inside|outside|base|lid|pocket|flap|strap|handle|loop|zip|zipper)s?$/;
 
 /**
  * Pieces that a word of their name means too, where it is no other’s: “zipper” for the nylon zipper, “front” for the front

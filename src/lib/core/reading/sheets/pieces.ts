@@ -1,7 +1,7 @@
 import { numberSaid } from '$lib/core/base/units';
 import type { PaperLine } from '$lib/core/reading/pages';
 import { entriesOf } from './entries';
-import { flat, LENGTH, type Sized, sizeIn, toMm } from './measures';
+import { flat, LENGTH, SIZE, type Sized, sizeIn, toMm } from './measures';
 import { type SheetPiece, withHeads, wordsFor } from './pieceWords';
 
 /** A list of more pieces, or a longer line, is none of a sheet. */
@@ -48,6 +48,7 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
     top?.role === null &&
     top.line !== others[0]?.line &&
     !top.isCounted &&
+    others.every(({ cut }) => JSON.stringify(cut) !== JSON.stringify(top.cut)) &&
     (others.filter(({ isCounted }) => isCounted).length >= 2 ||
       (top.line === lines[0]?.line && others.length >= 2));
   return withHeads(isThing ? others : pieces);
@@ -111,6 +112,8 @@ function pieceOn(
   const sized = sizeIn(text) ?? squareIn(text) ?? longIn(text, cells);
   if (!sized) return undefined;
   const rest = text.slice(0, sized.at) + ' ' + text.slice(sized.at + sized.printed.length);
+  // A second size is what it is folded to, no count.
+  const others = rest.replace(new RegExp(SIZE.source, 'gi'), ' ');
   // A sentence that names a size on the way is no line of the list.
   if (
     /[.!?]\s*$/.test(text.trim()) &&
@@ -118,7 +121,7 @@ function pieceOn(
     rest.split(/\s+/).length > 9
   )
     return undefined;
-  const counted = countIn(rest, cells);
+  const counted = countIn(others, cells);
   const bare = tidy(counted.rest);
   const named = heads.size >= 3 ? byHeads(heads) : byMarks(bare, cells);
   if (!named || !/\p{L}/u.test(named.name) || named.name.length > 60) return undefined;
@@ -128,7 +131,7 @@ function pieceOn(
     name: named.name,
     material: named.material,
     count: counted.count,
-    isCounted: counted.rest !== rest || /^[A-Z]$/.test(named.name),
+    isCounted: counted.rest !== others || /^[A-Z]$/.test(named.name),
     cut: sized.cut,
     printed: sized.printed,
     role,

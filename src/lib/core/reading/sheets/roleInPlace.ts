@@ -21,6 +21,8 @@ export function roleInPlace(
 ): { role: Role; confidence: number } {
   const said = roleSaid(text);
   if (said.confidence >= SAID) return said;
+  // Where nothing is laid and only stabiliser is hooped, the thread is all there is.
+  if (isBare(actions)) return { role: 'lace', confidence: 0.75 };
   // "Stitch the lamp and its glow" says what is drawn.
   const bare = text
     .replace(/\bwith\b[^,]*\bthread\b|\ba\s+(?:triple|double|bean|single|straight)\s+stitch\b/gi, ' ')
@@ -49,8 +51,16 @@ export function roleInPlace(
     return { role: 'tack-down', confidence: 0.75 };
   }
   const lays = after.some(({ action }) => action === 'lay' || action === 'insert-ribbon');
+  // What runs after a flip, with nothing laid and nothing said, holds down what was flipped.
+  if (!laid && before.some(({ action }) => action === 'flip')) return { role: 'topstitch', confidence: 0.7 };
   const threaded = before.some(({ action }) => action === 'change-thread');
   if (n === 1 || (lays && !threaded)) return { role: 'placement', confidence: lays ? 0.8 : 0.6 };
   if (isLast && ends) return { role: 'closing-seam', confidence: 0.6 };
   return said;
+}
+
+/** A sheet that hoops stabiliser alone, lays nothing and rinses it out. */
+function isBare(actions: readonly SheetAction[]): boolean {
+  const uses = new Set(actions.map(({ action }) => action));
+  return uses.has('hoop') && uses.has('rinse') && !uses.has('lay') && !uses.has('insert-ribbon');
 }

@@ -40,6 +40,9 @@ const BARE = new RegExp(
   String.raw`^(?:sew|stitch|run|embroider)\s+(\d{1,3})\b(?!\s*(?:mm|cm|in\b|inch|["″”/.]|(?!and\b|to\b|through\b)\p{L}))(?:${MORE})?(?:${MORE})?`,
   'iu'
 );
+/** “Stitch the zip guide (1)”. */
+const IN_BRACKETS =
+  /^(?:sew|stitch|run|embroider)\b[^()]{0,60}\(\s*(?:(?:stop|colou?r)\s*)?#?(\d{1,2})\s*\)/i;
 const RELATIVE = new RegExp(
   `\\b(?:the\\s+)?(next|following|${ORDINALS.join('|')}|last|final)\\s+(?:(${NUMBER_WORDS.slice(1).join('|')}|\\d{1,2})\\s+)?(?:\\p{L}+\\s+)?${STOP}\\b`,
   'iu'
@@ -72,7 +75,7 @@ export interface StopsSaid {
 export function stopsSaid(segment: string, reached: number): StopsSaid | undefined {
   const text = segment.replace(/^(?:and|then|now|next)\s+/i, '');
   if (/^(?:before|until)\b/i.test(text)) return undefined;
-  const numbered = NUMBERED.exec(text) ?? BARE.exec(text) ?? HASHED.exec(text);
+  const numbered = NUMBERED.exec(text) ?? BARE.exec(text) ?? IN_BRACKETS.exec(text) ?? HASHED.exec(text);
   if (numbered?.[1]) {
     const from = numberSaid(numbered[1]) ?? 0;
     const to = Math.max(from, numberSaid(numbered[2] ?? '') ?? 0, numberSaid(numbered[3] ?? '') ?? 0);
@@ -123,7 +126,8 @@ export function namesStop(segment: string): boolean {
  */
 export function runsUnnamed(segment: string, isHooped = false): boolean {
   if (!/^(?:sew|stitch|run|embroider|machine|topstitch|quilt|baste)\b/i.test(segment)) return false;
-  if (/\b(?:by hand|hand-|opening|gap|button|snap|hook|loop tape|shut)\b/i.test(segment)) return false;
+  const own = segment.replace(/,?\s*\b(?:leav\w+|with|except\w*|but)\b[^,]*\b(?:opening|gap)\b.*$/i, '');
+  if (/\b(?:by hand|hand-|opening|gap|button|snap|hook|loop tape|shut)\b/i.test(own)) return false;
   return isHooped || WORK.test(segment);
 }
 
@@ -147,6 +151,8 @@ export function runsBySubject(segment: string): boolean {
  */
 export function roleSaid(text: string): { role: Role; confidence: number } {
   const lower = text.toLowerCase();
+  if (/\b(?:leav\w+|with|has)\s+(?:\p{L}+\s+){0,3}(?:opening|gap)\b/u.test(lower))
+    return { role: 'closing-seam', confidence: 0.85 };
   if (/\b(?:holds?|fix(?:es)?|secures?|catch(?:es)?|attach(?:es)?|tacks?|fastens?)\b/.test(lower))
     return { role: 'tack-down', confidence: 0.85 };
   if (

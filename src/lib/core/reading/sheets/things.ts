@@ -39,7 +39,7 @@ export class Things {
         new RegExp(`(?<![\\p{L}-])${escaped(word)}(?:s|es)?(?![\\p{L}-])`, 'gu')
       )) {
         const end = index + own.length;
-        if (taken.slice(index, end).includes(true) || !this.#means(text, piece, word, index, end)) continue;
+        if (taken.slice(index, end).includes(true) || !this.#means(text, word, index, end)) continue;
         taken.fill(true, index, end);
         found.push({ piece, at: index, end });
       }
@@ -48,13 +48,13 @@ export class Things {
   }
 
   /** Whether a word at a place means the piece: a letter stands alone and large, “back” and “front” need an article. */
-  #means(text: string, piece: SheetPiece, word: string, at: number, end: number): boolean {
+  #means(text: string, word: string, at: number, end: number): boolean {
     const [before, after] = [text.slice(0, at), text.slice(end)];
     if (/^[a-z]\d?$/.test(word)) {
-      if (text.slice(at, at + 1) !== piece.name.slice(0, 1)) return false;
+      if (text.slice(at, at + 1) !== word.slice(0, 1).toUpperCase()) return false;
       // "A ribbon": an article.
       return !(
-        piece.name === 'A' &&
+        word === 'a' &&
         /^\s+\p{Ll}/u.test(after) &&
         !/^\s+(?:and|or|on|over|to|in|at|with|right|wrong|face|under|from|along|is|goes|flat|up|down|back|into|onto|against|so|again|close|only|lies|centred|as|across|about|through)\b/.test(
           after

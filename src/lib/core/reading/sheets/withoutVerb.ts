@@ -51,7 +51,7 @@ export function askedWithoutVerb(text: string, first: Mention | undefined): stri
     return `${verb} ${text.slice(first.at, first.end)}${text.slice(passive.index + passive[0].length)}`;
   }
   const placed =
-    /\b(?:right|wrong|pretty|good) sides?\b|\bface (?:up|down)\b|\s(?:over|on|onto|under|underneath)(?:\s+(?:the|it|everything|top)\b|$)/i.test(
+    /^\s+down\b(?!\s+to\b)|\b(?:right|wrong|pretty|good) sides?\b|\bface (?:up|down)\b|\s(?:over|on|onto|under|underneath)(?:\s+(?:the|it|everything|top)\b|$)/i.test(
       text.slice(first.end)
     );
   const tells = /\b(?:is|are|has|have|will|must|may|can|should|shows?|lies|looks?|ends?|stays?)\b/i.test(
