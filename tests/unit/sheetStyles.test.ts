@@ -38,7 +38,7 @@ const TRUTHS: Record<string, Truth> = {
     back: ['B', 'C']
   },
   'porters-pennant': {
-    pieces: ['front fabric 180 x 220', 'back fabric 180 x 220', 'casing strip 180 x 60'],
+    pieces: ['front fabric 180 x 220', 'back fabric 180 x 220', 'casing strip 180 x 60', 'bias binding 1000'],
     stops: 5,
     front: ['CASING STRIP', 'FRONT FABRIC'],
     back: ['BACK FABRIC']
@@ -100,7 +100,69 @@ const TRUTHS: Record<string, Truth> = {
     stops: 5,
     front: ['COTTON', 'VINYL FOR THE LEDGE'],
     back: ['COTTON 2']
-  }
+  },
+  'goods-shed-coaster': {
+    pieces: ['Cotton A 139.7 x 139.7', 'Cotton B 139.7 x 139.7', 'Batting 127 x 127'],
+    stops: 5,
+    front: ['COTTON A'],
+    back: ['COTTON B']
+  },
+  'water-tank-zip-purse': {
+    pieces: [
+      'zipper 203.2',
+      '2 front fabric 177.8 x 76.2',
+      '2 lining fabric 177.8 x 76.2',
+      'back fabric 177.8 x 152.4',
+      'back lining 177.8 x 152.4'
+    ],
+    stops: 8,
+    front: ['FRONT FABRIC', 'FRONT FABRIC 2', 'ZIPPER'],
+    back: ['BACK FABRIC']
+  },
+  'brake-van-luggage-tag': {
+    pieces: ['marine vinyl front 100 x 150', 'marine vinyl back 100 x 150', 'clear vinyl window 60 x 40'],
+    stops: 6,
+    front: ['CLEAR VINYL WINDOW', 'MARINE VINYL FRONT'],
+    back: ['MARINE VINYL BACK']
+  },
+  'engine-shed-key-wallet': {
+    pieces: ['outer 140 x 220', 'inner 140 x 220', 'pocket 140 x 160'],
+    stops: 5,
+    front: ['OUTER', 'POCKET'],
+    back: ['INNER']
+  },
+  'lamp-room-lace-snowflake': { pieces: [], stops: 3, front: [], back: [] },
+  'crossing-gate-baby-bib': {
+    pieces: ['terry cloth for the back 228.6 x 279.4', 'Front 228.6 x 279.4'],
+    stops: 6,
+    front: ['FRONT'],
+    back: ['TERRY CLOTH FOR THE BACK']
+  },
+  'gangers-felt-needle-case': {
+    pieces: ['Felt cover 150 x 200', 'Felt inside 150 x 200', '2 Felt pages 100 x 140'],
+    stops: 6,
+    front: ['FELT COVER', 'FELT PAGES'],
+    back: ['FELT INSIDE']
+  },
+  'tunnel-key-fob': {
+    pieces: ['2 Embroidery vinyl 76.2 x 152.4'],
+    stops: 5,
+    front: ['EMBROIDERY VINYL'],
+    back: ['EMBROIDERY VINYL 2']
+  },
+  'turntable-trivet': {
+    pieces: ['T 220 x 220', 'B 220 x 220', 'insulated batting 220 x 220', 'loop tape 100'],
+    stops: 6,
+    front: ['T'],
+    back: ['B', 'LOOP TAPE']
+  },
+  'lost-property-envelope-pillow': {
+    pieces: ['front 220 x 220', 'back 1 220 x 280', 'back 2 220 x 280'],
+    stops: 7,
+    front: ['FRONT'],
+    back: ['BACK 1', 'BACK 2']
+  },
+  'station-clock-lace-earrings': { pieces: [], stops: 3, front: [], back: [] }
 };
 
 describe('sheets in the ways houses write them', () => {

@@ -8,7 +8,7 @@ import type { SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
 import { FIRST_HOOPING, inHoopings } from './hoopings';
 import { linesFor, outlineSize } from './lines';
-import { together, withMoves } from './moves';
+import { hoopedFirst, together, withMoves } from './moves';
 import { closingOf } from './closing';
 import { opsOf, threadName } from './operations';
 import { Pieces } from './placing';
@@ -96,8 +96,12 @@ export function draftOf(papers: Papers, settled: Settled = new Map(), apart: Apa
         });
     });
   }
-  const made = pieces.made(steps);
-  const kept = steps.filter(
+  const begun = hoopedFirst(
+    steps,
+    pieces.id(sheet.pieces.find(({ role }) => role === 'stabiliser')?.name ?? null)
+  );
+  const made = pieces.made(begun);
+  const kept = begun.filter(
     ({ op }) =>
       'stop' in op ||
       namesIn(op).every(({ kind, id }) => kind !== 'piece' || made.some((piece) => piece.id === id))

@@ -2,6 +2,16 @@ import type { Operation } from '$lib/core/documents/item';
 import type { DraftStep } from './draftStep';
 import { TAPE } from './operations';
 
+/** A sheet that hoops nothing takes for granted that its stabiliser is hooped. */
+export function hoopedFirst(
+  steps: readonly DraftStep[],
+  stabiliser: string | undefined
+): readonly DraftStep[] {
+  if (stabiliser === undefined || steps.some(({ op }) => 'do' in op && op.do === 'hoop')) return steps;
+  const op: Operation = { do: 'hoop', pieceIds: [stabiliser], sticky: false };
+  return [{ id: 'ours-0', op, action: null, sentence: null }, ...steps];
+}
+
 /** What sheets never say: the hoop off before it is turned, on before a stop, tape off before a flip. */
 export function withMoves(steps: readonly DraftStep[]): DraftStep[] {
   const whole: DraftStep[] = [];

@@ -8,6 +8,8 @@ import type { Settled } from './settled';
 import { type Apart, NOT_APART, type Spot, spotsOf } from './spots';
 import { isPart, isTied, type Rim, rimOf } from './rims';
 import { foldOf, hangs, isBound, isQuiet } from './ways';
+import { LOOP, ownSize } from './ownSize';
+import { type Laid, useOf } from './uses';
 import { type Zipped, zippedIn } from './zipped';
 
 /** Mm that an edge laid along a seam reaches over it. */
@@ -17,18 +19,10 @@ const FOLD_OVER = 21;
 /** And over the outline’s own edge. */
 const RIM = 12;
 
-/** Width of a zip with its tapes, of which a list says the length alone, mm. */
-const ZIP_TAPES = 32;
 /** A topstitch runs this far beside its seam, mm. */
 const BESIDE = 3;
-/** Width of a ribbon of which no width is said, mm. */
-const NARROW = 12;
-/** Length of one of which nothing is said, mm. */
-const UNSAID_LENGTH = 80;
 /** What ends inside work that is turned. */
 const LINING = /\blinings?\b/i;
-/** What lies doubled looks alike on both sides. */
-const LOOP = /\b(?:loop|strap|handle)\b/i;
 
 export interface Panel {
   id: string;
@@ -278,7 +272,7 @@ export class Pieces {
 
   /** The pieces that the steps handle, with what each is for. */
   made(steps: readonly DraftStep[]): Item['pieces'] {
-    const laid = new Map<string, { below: boolean; flipped: boolean; hooped: boolean }>();
+    const laid = new Map<string, Laid>();
     // Work that is turned ends with the cloth behind that was laid on it last.
     const behind = closingOf(this.#sheet) === null ? undefined : this.#lastCloth(steps);
     for (const { op } of steps) {
@@ -305,7 +299,6 @@ export class Pieces {
       const bound = isBound(this.#sheet, piece.name);
       const fold = foldOf(this.#sheet, piece);
       const edge = this.#edges.get(piece.name);
-      const cut = piece.cut;
       const spot = this.spots.find((each) => each.piece === piece.name)?.id;
       const covers = how.hooped
         ? null
@@ -321,17 +314,7 @@ export class Pieces {
           name: piece.name.slice(0, 60).toUpperCase(),
           material,
           plies: how.hooped ? Math.min(20, piece.count) : 1,
-          use: how.hooped
-            ? 'hooped'
-            : material.kind === 'batting'
-              ? 'batting'
-              : material.kind === 'zip' || material.kind === 'metal-zip'
-                ? 'zip-tape'
-                : how.flipped
-                  ? 'flipped'
-                  : how.below
-                    ? 'backing'
-                    : 'applique',
+          use: useOf(how, material.kind),
           covers,
           shows:
             isQuiet(this.#sheet, piece.name) || bound
@@ -357,16 +340,7 @@ export class Pieces {
           ...(bound && { bound }),
           overrides: how.hooped
             ? {}
-            : cut && this.#isTied(piece.name)
-              ? { width: NARROW, height: LOOP.test(piece.name) ? cut.widthMm / 2 : cut.widthMm }
-              : cut
-                ? {
-                    width: cut.widthMm,
-                    height: cut.heightMm ?? (material.kind.endsWith('zip') ? ZIP_TAPES : 10)
-                  }
-                : covers === null
-                  ? { width: NARROW, height: UNSAID_LENGTH }
-                  : {}
+            : ownSize(piece, { tied: this.#isTied(piece.name), covers, zip: /zip$/.test(material.kind) })
         }
       ];
     });

@@ -40,7 +40,7 @@ export function rimOf(sheet: Sheet, size: Size, name: string): Rim | undefined {
   const said = sheet.actions.find(({ action, piece }) => action === 'lay' && piece === name)?.text ?? '';
   const edge = (words: string): boolean =>
     new RegExp(`\\b(?:at|along|to|with|on|matching|meeting|against) the (?:${words})\\b`, 'i').test(said) ||
-    new RegExp(`\\bedges? (?:at|along) (?:${words})\\b`, 'i').test(said);
+    new RegExp(`\\bedges? (?:at|along) (?:${words})\\b|\\bon the (?:${words}) half\\b`, 'i').test(said);
   const isUpper = /^(?:upper|top)\b/i.test(name);
   const isLower = /^(?:lower|bottom)\b/i.test(name);
   if (isUpper || (!isLower && edge('top|upper'))) return { lineId: 'rim-top', body: 'down' };

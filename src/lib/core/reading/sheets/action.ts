@@ -1,6 +1,6 @@
 import type { Role } from '$lib/core/documents/item';
 import type { Facing } from './facing';
-import type { ActionKind } from './meanings';
+import type { ActionKind } from './actionKinds';
 import type { SheetPiece } from './pieceWords';
 
 /** Something a sentence asks hands to do. */

@@ -1,6 +1,8 @@
-import type { SheetReadings, SheetStop } from './action';
+import type { SheetReadings } from './action';
 import { facing } from './facing';
-import { type ActionKind, HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
+import { fits } from './fits';
+import type { ActionKind } from './actionKinds';
+import { HARDWARE_WORDS, type Meaning, MEANINGS } from './meanings';
 import { sizeIn } from './measures';
 import { objectsOf } from './objects';
 import type { SheetPiece } from './pieceWords';
@@ -8,22 +10,17 @@ import { segmentsOf } from './segments';
 import type { Sentence } from './sentences';
 import { type More, type Said, Transcript } from './transcript';
 import { roleInPlace } from './roleInPlace';
-import { againAs, repeatsOf, type Repeats } from './repeats';
+import { againAs, type Repeats, repeatsOf, toRepeat } from './repeats';
+import { withSkipped } from './skipped';
+import { thingTurned } from './thingTurned';
 import { namesStop, runsBySubject, runsUnnamed, stopsSaid } from './stopsSaid';
 import { Things } from './things';
-import { BELOW, OPTIONAL, RIBBON } from './telling';
+import { BELOW, FLIPS_ALL, LISTS, OPTIONAL, RIBBON, SAME_WITH } from './telling';
 import { hooping } from './hooping';
 import { askedWithoutVerb } from './withoutVerb';
 
 const OF_THE_ITEM: ReadonlySet<ActionKind> = new Set(['press', 'turn-through', 'rinse', 'dry']);
 const SURE = 0.85;
-/** A sentence that only lists what is needed. */
-const LISTS = /^(?:how to\b.*?)?\b(?:you (?:will )?need|each (?:one )?needs)\b/i;
-/** A flip that names nothing turns all that the last seam joined. */
-const FLIPS_ALL = /^(?:flip|fold)(?:\s+(?:both|them|all|over|up|down|back|away|open|out))*$/i;
-const SAME_WITH =
-  /^(?:then\s+)?(?:do|repeat)\s+(?:the same|this|that|it)\s+(?:with|for|to|on)\s+(.+?)[.!]?$/i;
-
 /**
  * Reads sentences as actions and stops, in order; what words leave out is taken from what was said before: “it” is the last
  * piece, “the tape” lies on what was taped, and below is where the hoop has been turned over.
@@ -59,19 +56,6 @@ export function readActions(
   };
 }
 
-/** Stops with those in between that no sentence runs by itself: the file has them all the same. */
-function withSkipped(stops: readonly SheetStop[]): SheetStop[] {
-  return stops.flatMap((stop, at) => {
-    const before = stops[at - 1]?.n ?? 0;
-    const skipped = Array.from({ length: Math.max(0, stop.n - before - 1) }, (_, nth) => ({
-      ...stop,
-      n: before + 1 + nth,
-      text: ''
-    }));
-    return [...skipped, stop];
-  });
-}
-
 /** Reads sentence by sentence. */
 class Reader extends Transcript {
   /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
@@ -99,35 +83,20 @@ class Reader extends Transcript {
     const repeats = repeatsOf(sentence.text);
     if (repeats && this.#repeat(sentence, repeats, runsLater)) return;
     this.#past.push(sentence);
-    if (again !== undefined) {
-      this.#again({ sentence, text: sentence.text, optional }, again);
-      return;
-    }
+    if (again !== undefined) return this.#again({ sentence, text: sentence.text, optional }, again);
     if (namesStop(sentence.text)) this.#numbered = true;
     for (const { text, kind } of segmentsOf(hooping(this.#labelled(sentence), this.now.hooped), isThing))
       if (kind !== 'not') this.#segment({ sentence, text, optional });
-    for (const run of this.#deferred.splice(0)) run();
+    this.#deferred.splice(0).forEach((run) => run());
   }
 
   /** Reads what was done before once more, as at the other side. */
   #repeat({ index }: Sentence, repeats: Repeats, runsLater: boolean): boolean {
-    const own = this.#toRepeat(repeats);
+    const own = toRepeat(repeats, this.#past, this.actions);
     const hands = own.findIndex(({ index: at }) => this.stops.some(({ sentence }) => sentence === at));
     const meant = runsLater && hands >= 0 && !('steps' in repeats) ? own.slice(0, hands) : own;
     for (const past of meant) this.read(againAs(past, index));
     return meant.length > 0;
-  }
-
-  /** Sentences that are meant: steps by number, or all since the lays before the last flip or seam. */
-  #toRepeat(repeats: Repeats): Sentence[] {
-    const past = [...this.#past];
-    if ('steps' in repeats) {
-      const [from, to] = repeats.steps;
-      return past.filter(({ step }) => step + 1 >= from && step + 1 <= to);
-    }
-    const lay = this.actions.findLast(({ action }) => action === 'lay');
-    const first = this.actions.find(({ action, after }) => action === 'lay' && after === lay?.after);
-    return first ? past.filter(({ index }) => index >= first.sentence) : [];
   }
 
   /** “Loop: fold it in half”: a label names what the sentence is about. */
@@ -185,31 +154,15 @@ class Reader extends Transcript {
       this.run(this.reached + 1, said);
       return;
     }
-    const meaning = MEANINGS.find((each) => this.#fits(each, text));
-    if (meaning) this.#mean(said, meaning);
+    // “Cover felt on the outline” begins with a piece, whatever verb its name looks like.
+    const [first] = this.things.mentions(text);
+    const named = first?.at === 0 && /\s/.test(text.slice(0, first.end)) && !/^lay\b/i.test(text);
+    const asked = named ? askedWithoutVerb(text, first) : undefined;
+    const meaning = MEANINGS.find((each) => fits(each, text, this.now, this.things));
+    if (asked !== undefined) this.#segment({ ...said, text: asked });
+    else if (meaning) this.#mean(said, meaning);
     else if (this.now.waitsToRun && !this.#numbered && runsBySubject(text)) this.run(this.reached + 1, said);
     else this.#withoutVerb(said);
-  }
-
-  #fits({ says, over, action }: Meaning, text: string): boolean {
-    if (!says.test(text) || (over !== undefined && over !== this.now.over)) return false;
-    // "turn it over" turns the hoop only where it was the hoop that was spoken of.
-    if (
-      (action === 'turn-hoop-over' || action === 'turn-hoop-back') &&
-      /^(?:turn|flip|roll)\s+it\b/i.test(text)
-    )
-      return (this.now.lastWasHoop || this.now.over) && !this.now.out;
-    if (action === 'turn-hoop-over' && /^(?:turn|flip)$/i.test(text))
-      return this.now.lastWasHoop && !this.now.out;
-    // Once the work is turned, nothing is laid in a hoop.
-    if (action === 'lay' && this.now.turnedOut) return false;
-    if (action === 'hoop-on' && /^\S+\s+(?:back\s+)?it\b/i.test(text))
-      return this.now.lastWasHoop || /\b(?:machine|arm)\b/i.test(text);
-    if (action === 'lay' && /^smooth\b/i.test(text))
-      return this.things.mentions(text).some(({ piece }) => !this.now.laid.includes(piece));
-    // "Lay C in the frame": a frame that was stitched, once something is in the hoop.
-    if (action === 'hoop' && this.now.hooped) return /^(?:re-?)?hoop\b/i.test(text);
-    return true;
   }
 
   #mean(said: Said, { action, on, thing, is, sure }: Meaning): void {
@@ -324,7 +277,9 @@ class Reader extends Transcript {
         this.add(said, action, piece, { ...more, ...side, where });
         continue;
       }
-      const isNew = !this.now.laid.includes(piece);
+      const isNew =
+        !this.now.laid.includes(piece) ||
+        (piece.count > 1 && action === 'tape' && /\b(?:second|other|remaining|2nd)\b/i.test(text));
       const isRibbon = RIBBON.test(`${piece.name} ${piece.material ?? ''}`) && !/\btape\b/i.test(piece.name);
       if (isNew && isRibbon && ['tape', 'pin', 'lay', 'glue'].includes(action) && !this.now.out) {
         this.add(said, 'insert-ribbon', piece, {
@@ -382,14 +337,4 @@ class Reader extends Transcript {
     const asked = askedWithoutVerb(said.text, this.things.mentions(said.text)[0]);
     if (asked !== undefined) this.#segment({ ...said, text: asked });
   }
-}
-
-/** The thing that “turn the bib right side out” names. */
-function thingTurned(text: string): string | null {
-  const noun = /^\p{L}+\s+(?:the|your)\s+((?:\p{L}+\s+)?\p{L}+?)\s+(?:right|inside|through|out)\b/iu.exec(
-    text
-  )?.[1];
-  return noun === undefined || /^(?:whole|work|item|thing|project|excess|rest)/i.test(noun)
-    ? null
-    : noun.toLowerCase();
 }

@@ -30,7 +30,8 @@ export function entriesOf(line: PaperLine): PaperLine[] {
       whole
     );
   const text = leads ? whole.slice(label[0].length) : needs ? whole.slice(needs[0].length) : whole;
-  const parts = parted(text);
+  const parts = leads && text.split(/,\s+/).length >= 4 ? listed(text) : parted(text);
+  if (leads && parts.length >= 4) return writtenOut(parts).map((part) => alone(line, `- ${part}`));
   if (parts.filter((part) => saysMeasure(part) || SAME.test(part)).length < 2)
     return leads && saysMeasure(text) ? [alone(line, text)] : [line];
   return writtenOut(parts).map((part) => alone(line, part));
@@ -53,12 +54,30 @@ function saysMeasure(text: string): boolean {
   return saysSize(text) || LENGTH.test(text);
 }
 
+/** A list behind its label: every mark outside brackets parts it, save between a thing and its size. */
+function listed(text: string): string[] {
+  const parts = text
+    .split(/(\([^)]*\))/)
+    .map((part, at) => (at % 2 === 0 ? part.replace(/[,;]\s+|\.\s+(?=\p{Lu})/gu, '\n') : part))
+    .join('')
+    .split('\n');
+  return parts
+    .reduce<string[]>((entries, part) => {
+      const last = entries.at(-1);
+      if (last === undefined || isNamed(part)) return [...entries, part.trim()];
+      return [...entries.slice(0, -1), `${last}, ${part.trim()}`];
+    }, [])
+    .filter((part) => /\p{L}/u.test(part));
+}
+
 /** Parts of a text between marks, where a new entry begins; marks inside brackets part nothing. */
 function parted(text: string): string[] {
   const parts: string[] = [];
   let open = '';
-  for (const piece of text.split(/(\([^)]*\)|\s*[;|]\s*|,\s+|\s+(?:and|plus|&|\+)\s+)/)) {
-    const isMark = /^(?:\s*[;|]\s*|,\s+|\s+(?:and|plus|&|\+)\s+)$/.test(piece);
+  for (const piece of text.split(
+    /(\([^)]*\)|\s*[;|]\s*|(?<=(?:mm|cm|in|\d|[)"″”]))\.\s+(?=\p{Lu})|,\s+|\s+(?:and|plus|&|\+)\s+)/u
+  )) {
+    const isMark = /^(?:\s*[;|]\s*|\.\s+|,\s+|\s+(?:and|plus|&|\+)\s+)$/.test(piece);
     if (isMark) {
       parts.push(open, piece);
       open = '';
@@ -85,7 +104,7 @@ function isNamed(part: string): boolean {
 function begins(last: string, mark: string, part: string): boolean {
   if (GOES_ON.test(part)) return false;
   const own = saysMeasure(part) || SAME.test(part);
-  if (/[;|]/.test(mark)) return own || saysMeasure(last);
+  if (/[;|.]/.test(mark)) return own || saysMeasure(last);
   const isWhole = saysMeasure(last) || SAME.test(last) || LETTER.test(last);
   return (
     isWhole &&

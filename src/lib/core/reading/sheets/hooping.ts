@@ -1,7 +1,9 @@
+import { verbOf } from './segments';
+
 /** What is hooped, said without a verb: “Cut-away into the hoop”, “Hooping: soft mesh”. */
 const LABELLED = /^hooping\s*[:–-]\s*(?=\p{L})/iu;
 const PUT_IN =
-  /^(?:the\s+)?((?:cut|tear|wash)-?\s?away|stabili[sz]er|mesh|film|felt|(?:[a-z-]+\s+)?(?:cut|tear|wash)-?away)\s+(?:in|into)\s+(?:the\s+|your\s+)?(?:hoop|frame)\b/i;
+  /^(?:the\s+)?(?:(?:\d|one|two|three)\s+(?:layers?|sheets?)\s+(?:of\s+)?)?((?:[a-z-]+\s+){0,3}?(?:(?:cut|tear|wash)-?\s?away|stabili[sz]er|mesh|film|felt))\s+(?:in|into)\s+(?:the\s+|your\s+)?(?:hoop|frame)\b/i;
 
 /**
  * The same with its verb, while nothing is hooped.
@@ -12,6 +14,6 @@ const PUT_IN =
 export function hooping(text: string, isHooped: boolean): string {
   if (isHooped) return text;
   if (LABELLED.test(text)) return text.replace(LABELLED, 'hoop the ');
-  const what = PUT_IN.exec(text)?.[1];
-  return what === undefined ? text : `hoop the ${what}`;
+  const put = verbOf(text) === undefined ? PUT_IN.exec(text) : null;
+  return put?.[1] === undefined ? text : `hoop the ${put[1]}${text.slice(put[0].length)}`;
 }

@@ -1,39 +1,4 @@
-/** What a sentence asks hands to do. */
-export const ACTIONS = [
-  'hoop',
-  'unhoop',
-  'hoop-on',
-  'hoop-off',
-  'turn-hoop-over',
-  'turn-hoop-back',
-  'lay',
-  'insert-ribbon',
-  'tape',
-  'untape',
-  'pin',
-  'unpin',
-  'spray',
-  'glue',
-  'fuse',
-  'press',
-  'fold',
-  'flip',
-  'trim',
-  'cut-away',
-  'cut-out',
-  'clip',
-  'zip',
-  'change-thread',
-  'change-bobbin',
-  'turn-through',
-  'close-opening',
-  'tear-away',
-  'rinse',
-  'dry',
-  'attach-hardware',
-  'other'
-] as const;
-export type ActionKind = (typeof ACTIONS)[number];
+import type { ActionKind } from './actionKinds';
 
 /** One wording and what it means. */
 export interface Meaning {
@@ -54,7 +19,7 @@ const HOOP = String.raw`(?:hoop|frame|ring)`;
 const WORK = String.raw`(?:work|project|item|piece|everything|all of it|embroidery|fabrics?|sandwich|it|them|all|lace|patch(?:es)?|design|felt|stabili[sz]er|whole)`;
 const TAPES = String.raw`(?:tapes?|strips?)`;
 const STABILISER = String.raw`(?:stabili[sz]ers?|tear-?away|backing paper|sheet|rest of the (?:sheet|paper)|paper|cut-?away|spare sheet)`;
-const HARDWARE = String.raw`(?:snaps?|press[\s-]studs?|poppers?|eyelets?|grommets?|(?:split|key|jump|d|o)-?\s?rings?|clasps?|hooks?|hook(?:-and-loop)? (?:tape|fastener)|loop tape|velcro|magnets?|buttons?|buckles?|swivels?|carabiners?|rivets?|key chains?|chains?|brooch(?:es)?|pin backs?|hardware|toggles?|lobster)`;
+const HARDWARE = String.raw`(?:snaps?|press[\s-]studs?|poppers?|eyelets?|grommets?|(?:split|key|jump|d|o)-?\s?rings?|clasps?|hooks?|hook(?:-and-loop)? (?:tape|fastener)|loop tape|velcro|magnets?|buttons?|buckles?|swivels?|carabiners?|rivets?|key chains?|chains?|brooch(?:es)?|pin backs?|hardware|toggles?|lobster|(?:ear(?:ring)?\s)?wires?)`;
 
 /** Hardware as sheets name it. */
 export const HARDWARE_WORDS = new RegExp(`\\b${HARDWARE}\\b`, 'i');
@@ -90,6 +55,7 @@ export const MEANINGS: readonly Meaning[] = [
   ),
   means('unhoop', 'none', `^out\\s+of\\s+(?:the\\s+)?${HOOP}\\s*$`),
   means('unhoop', 'none', `^free\\s+(?:the\\s+)?${WORK}\\b`),
+  means('unhoop', 'none', `^take\\s+(?:it|them|the\\s+[a-z]+|everything)\\s+out$`),
   means(
     'unhoop',
     'none',
@@ -238,7 +204,7 @@ export const MEANINGS: readonly Meaning[] = [
   means(
     'cut-out',
     'piece',
-    `^cut\\s+(?:\\S+\\s*){1,3}?(?:away\\s+)?(?:from|outside)\\s+the\\s+(?:stitch|seam|line|edge)`
+    `^cut\\s+(?:\\S+\\s*){1,3}?(?:away\\s+)?(?:from|outside)\\s+the\\s+(?:(?:final|outer|last|outside)\\s+)?(?:stitch|seam|line|edge|outline)|^cut\\s+(?:along|around|outside)\\s+the\\s+(?:outer|final|last|outside)\\b`
   ),
   means('cut-out', 'piece', `^cut\\b.*\\bout\\b(?!.*\\bof\\s+the\\s+way\\b)`),
   means('cut-out', 'piece', `^(?:cut|trim)\\s+(?:all\\s+)?(?:a?round)\\b`),
@@ -247,6 +213,11 @@ export const MEANINGS: readonly Meaning[] = [
     'tear-away',
     'piece',
     `^(?:remove|pull|take|peel|pick|lift)\\b(?!.*\\btapes?\\b).*\\b${STABILISER}\\b`
+  ),
+  means(
+    'tear-away',
+    'piece',
+    `^(?:remove|pull|take|peel|pick|lift)\\b(?!.*\\btapes?\\b).*\\b(?:topping|film)\\b`
   ),
   means(
     'rinse',

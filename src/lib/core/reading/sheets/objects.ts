@@ -1,4 +1,4 @@
-import type { ActionKind } from './meanings';
+import type { ActionKind } from './actionKinds';
 import type { SheetPiece } from './pieceWords';
 import type { Things } from './things';
 
@@ -60,6 +60,14 @@ export function objectsOf(
     if (named.length > 0) return named;
     return /\b(?:both|the two|these|them)\b/i.test(of) ? twoOf(of, laid) : last.slice(-1);
   }
+  const several = /^(?:the\s+|both\s+|two\s+|all\s+)+(\p{L}{3,})s\b/iu.exec(object)?.[1]?.toLowerCase();
+  const alike =
+    several === undefined || several === 'fabric'
+      ? []
+      : things.pieces.filter(
+          ({ name, line }) => line !== null && new RegExp(`\\b${several}\\b`, 'i').test(name)
+        );
+  if (alike.length >= 2) return alike;
   if (/^(?:both|the two|two)\b/i.test(object) && !/\b(?:folds?|layers? of|sheets? of)\b/i.test(object))
     return twoOf(object, laid);
   if (

@@ -54,7 +54,7 @@ export function readSheet(lines: readonly PaperLine[], title: string | null = nu
 
 /** Kinds of stabiliser as lists name them, in how many layers. */
 const STABILISER =
-  /\b((?:(?:tear|cut|wash)[\s-]?away|water[\s-]?soluble|no-show mesh|poly ?mesh|soft mesh)(?:\s+(?:mesh|fabric|film|stabili[sz]er))?)\b(?:,?\s*(?:x\s?)?(\d|one|two|three)\s*(?:layers?|sheets?|x)?\b)?/i;
+  /\b((?:(?:tear|cut|wash)[\s-]?away|water[\s-]?soluble|no-show mesh|poly ?mesh|soft mesh)(?:\s+(?:mesh|fabric|film|stabili[sz]er))?)\b(?!\s+(?:film\s+)?topp)(?:,?\s*(?:x\s?)?(\d|one|two|three)\s*(?:layers?|sheets?|x)?\b)?/i;
 const LAYERS = /\b(\d|one|two|three|double)\s+(?:layers?|sheets?)\b/i;
 
 /** The stabiliser that a list names without a size, where it lists no other: sentences only say “the stabiliser”. */

@@ -1,3 +1,4 @@
+import type { SheetAction } from './action';
 import type { Sentence } from './sentences';
 
 /** “Do the same at the lower side”, “repeat for the other end”. */
@@ -53,4 +54,23 @@ export function againAs(sentence: Sentence, index: number): Sentence {
     index,
     text: OPPOSITES.reduce((written, [from, to]) => written.replace(from, to), text)
   };
+}
+
+/**
+ * The sentences that are done again: steps by their numbers, or all since what was laid for the last seam.
+ *
+ * @param past sentences read so far
+ */
+export function toRepeat(
+  repeats: Repeats,
+  past: readonly Sentence[],
+  actions: readonly SheetAction[]
+): Sentence[] {
+  if ('steps' in repeats) {
+    const [from, to] = repeats.steps;
+    return past.filter(({ step }) => step + 1 >= from && step + 1 <= to);
+  }
+  const lay = actions.findLast(({ action }) => action === 'lay');
+  const first = actions.find(({ action, after }) => action === 'lay' && after === lay?.after);
+  return first ? past.filter(({ index }) => index >= first.sentence) : [];
 }

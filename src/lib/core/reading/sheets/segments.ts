@@ -57,7 +57,10 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
   const clean = sidesInWords(sentence)
     .replace(/[.!?]+["”’)]*$/, '')
     .replace(/\b(hand|slip|ladder|whip)\s+(stitch|sew)\b/gi, '$1-$2')
-    .replace(/\b((?:stitch|stop|colou?r)s?\s+\d+)\s*\([^)]*\)(?=\s*(?:and|,|to|–)\s*\d)/gi, '$1')
+    .replace(
+      /\b((?:stitch|sew|run|embroider|stop|colou?r)s?\s+\d+)\s*\([^)]*\)(?=\s*(?:and|,|to|–)\s*\d)/gi,
+      '$1'
+    )
     .replace(/\b(pin|clip|glue)\s+or\s+tape\b/gi, 'tape')
     .replace(/\b(top|edge)[\s-](stitch)/gi, '$1$2')
     .trim();

@@ -121,8 +121,9 @@ function between(flow: readonly FlowLine[], starts: ReadonlyMap<number, Start>):
     }
     const own = steps.at(-1)?.parts[0];
     // What is hooped may stand above the first stop.
-    if (!own && /^(?:hoop|hooping)\b/i.test(text))
-      steps.push({ number: '', section: null, parts: [{ text: text.trim(), lines: [line] }] });
+    const hoops = own ? undefined : /(?:^|[.!]\s+)(hoop(?:ing)?\b.*)$/i.exec(text)?.[1];
+    if (hoops !== undefined)
+      steps.push({ number: '', section: null, parts: [{ text: hoops.trim(), lines: [line] }] });
     if (!own || !open) {
       if (own && isHeading(text)) section = text.trim();
       return;

@@ -30,7 +30,7 @@ const RUN =
 const STOP = String.raw`(?:(?:colou?r|thread|machine|needle|sewing)[\s-])?(?:stops?|colou?rs?|rounds?|sections?|runs?|passe?s?|sequences?)`;
 /** A number in figures or in words, which measures nothing. */
 const COUNT = String.raw`(?:\d{1,3}(?!\s*(?:mm|cm|in\b|inch|["″”/.]\d?))|(?:${NUMBER_WORDS.join('|')})(?!\s+(?:after|by|at|of)\b))`;
-const MORE = String.raw`(?:\s*\([^)]*\))?\s*(?:to|–|-|through|and|&|,|\+)\s*(?:${STOP}\s*)?(${COUNT})\b`;
+const MORE = String.raw`(?:\s*\([^)]*\))?\s*(?:to|–|-|through|and|&|,|\+)\s*(?:${STOP}\s*)?#?(${COUNT})\b`;
 const NUMBERED = new RegExp(
   String.raw`\b${STOP}\s*(?:#|no\.?|number|nr\.?)?\s*(${COUNT})\b(?!\s+(?:more\s+)?(?:${STOP}|times)\b)(?:${MORE})?(?:${MORE})?`,
   'i'
@@ -46,6 +46,11 @@ const IN_BRACKETS =
 const RELATIVE = new RegExp(
   `\\b(?:the\\s+)?(next|following|${ORDINALS.join('|')}|last|final)\\s+(?:(${NUMBER_WORDS.slice(1).join('|')}|\\d{1,2})\\s+)?(?:\\p{L}+\\s+)?${STOP}\\b`,
   'iu'
+);
+/** “The first thread stitches the outline”. */
+const THREAD_RUNS = new RegExp(
+  `^(?:the\\s+)?(next|following|${ORDINALS.join('|')}|last|final)\\s+threads?\\s+(?:stitch|sew|tack|run|embroider|hold|secure|make|draw|mark|join)`,
+  'i'
 );
 const SEVERAL = new RegExp(`\\b(${NUMBER_WORDS.join('|')}|\\d{1,2})\\s+(?:more\\s+)?${STOP}\\b`, 'i');
 /** What a sheet calls the work of a stop, where it does not number them. */
@@ -90,7 +95,7 @@ export function stopsSaid(segment: string, reached: number): StopsSaid | undefin
       ? { from: Math.max(from, reached + 1), count: to - Math.max(from, reached + 1) + 1, last: false }
       : undefined;
   }
-  const relative = RELATIVE.exec(text);
+  const relative = RELATIVE.exec(text) ?? THREAD_RUNS.exec(text);
   if (relative?.[1]) {
     const word = relative[1].toLowerCase();
     const count = numberSaid(relative[2] ?? '') ?? 1;

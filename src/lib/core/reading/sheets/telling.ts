@@ -6,3 +6,9 @@ export const RIBBON = /\b(?:ribbon|cord|loop|elastic|strap|tab|webbing|string|ha
 /** What need not be done. */
 export const OPTIONAL =
   /\b(?:if you (?:like|wish|want|prefer)|optional(?:ly)?|if (?:needed|necessary|wanted))\b|^for (?:a|an|names?|dense|extra)\b/i;
+/** A sentence that only lists what is needed. */
+export const LISTS = /^(?:how to\b.*?)?\b(?:you (?:will )?need|each (?:one )?needs)\b/i;
+/** A flip that names nothing turns all that the last seam joined. */
+export const FLIPS_ALL = /^(?:flip|fold)(?:\s+(?:both|them|all|over|up|down|back|away|open|out))*$/i;
+export const SAME_WITH =
+  /^(?:then\s+)?(?:do|repeat)\s+(?:the same|this|that|it)\s+(?:with|for|to|on)\s+(.+?)[.!]?$/i;

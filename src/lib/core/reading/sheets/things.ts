@@ -16,7 +16,7 @@ const LETTERED = /\b(?:fabric|piece|felt|vinyl|cotton|cloth|panel)\s+([A-Z])\b/;
 
 /** Ends of a piece that a sentence may name for the piece, and words that are never one. */
 const NO_PIECE =
-  /^(?:the|a|an|your|its|it|them|this|that|these|those|both|all|everything|each|tape|tapes|strips?|pins?|hoop|frame|ring|machine|thread|threads|needle|bobbin|corners?|edges?|ends?|sides?|curves?|seams?|line|lines|stitch(?:es|ing)?|opening|gap|work|project|item|excess|rest|same|folds?|layers?|pieces?|fabrics|weight|tails?)$/i;
+  /^(?:the|a|an|your|its|it|them|this|that|these|those|both|all|everything|each|tape|tapes|strips?|pins?|hoop|frame|ring|machine|thread|threads|needle|bobbin|corners?|edges?|ends?|sides?|curves?|seams?|line|lines|stitch(?:es|ing)?|opening|gap|work|project|item|excess|rest|same|folds?|layers?|pieces?|fabrics|weight|tails?|(?:\p{L}+ )?(?:spray|glue|adhesive))$/iu;
 
 /** The pieces of a sheet, and what words mean which. Names that only sentences use become pieces when they are first handled. */
 export class Things {
@@ -85,6 +85,18 @@ export class Things {
     }
   }
 
+  /** The one listed piece that has a word in its name or its material; it is meant by that word from now on. */
+  #onlyWith(word: string): SheetPiece | undefined {
+    const has = new RegExp(`(?<!\\p{L})${escaped(word)}(?!\\p{L})`, 'iu');
+    const found = this.pieces.filter(
+      ({ name, material, line }) => line !== null && has.test(`${name} ${material ?? ''}`)
+    );
+    const [only] = found;
+    if (!only || found.length > 1 || word.length < 3) return undefined;
+    only.words.push(word.toLowerCase());
+    return only;
+  }
+
   /** A piece that a noun phrase names and no list has: it is taken up. */
   takeUp(phrase: string): SheetPiece | undefined {
     const letter = LETTERED.exec(phrase)?.[1];
@@ -93,6 +105,8 @@ export class Things {
     if (own === undefined || own === '' || (letter === undefined && NO_PIECE.test(own))) return undefined;
     const known = this.pieces.find(({ words }) => words.includes(own.toLowerCase()));
     if (known) return known;
+    const named = this.#onlyWith(own);
+    if (named) return named;
     const role = /topping|film/.test(own)
       ? 'topping'
       : /stabili|away|mesh|soluble/.test(own)

@@ -1,5 +1,5 @@
 import type { SheetAction, SheetStop } from './action';
-import type { ActionKind } from './meanings';
+import type { ActionKind } from './actionKinds';
 import { Memory } from './memory';
 import type { SheetPiece } from './pieceWords';
 import type { Sentence } from './sentences';
