@@ -25,7 +25,7 @@
       viewBox="0 0 {scene.width} {scene.height}"
       role="img"
       aria-label={words}
-      class="shrink-0"
+      class="shrink-0 {scene.motion === 'turn' || scene.motion === 'through' ? scene.motion : ''}"
     >
       <defs>
         {#each scene.layers as layer, at (at)}
@@ -50,21 +50,23 @@
         {/each}
       </defs>
       {#each scene.layers as layer, at (layer.pieceId)}
-        <path
-          d={layer.shape}
-          fill={faceColour(layer.colour, layer.rightSide)}
-          fill-rule="evenodd"
-          class={layer.now ? 'layer now' : 'layer'}
-        />
-        {#if textureOf(layer.kind, layer.rightSide)}<path
+        <g class={layer.now && scene.motion ? scene.motion : ''}>
+          <path
             d={layer.shape}
-            fill="url(#{uid}-{at})"
+            fill={faceColour(layer.colour, layer.rightSide)}
             fill-rule="evenodd"
-          />{/if}
-        {#if layer.seams}<path d={layer.seams} class="seam" clip-path="url(#{uid}-c{at})" />{/if}
+            class={layer.now ? 'layer now' : 'layer'}
+          />
+          {#if textureOf(layer.kind, layer.rightSide)}<path
+              d={layer.shape}
+              fill="url(#{uid}-{at})"
+              fill-rule="evenodd"
+            />{/if}
+          {#if layer.seams}<path d={layer.seams} class="seam" clip-path="url(#{uid}-c{at})" />{/if}
+          {#if layer.tape}<path d={layer.tape} class="tape" />{/if}
+          {#each layer.pins as [x, y], nth (nth)}<circle cx={x} cy={y} r="2.4" class="pin" />{/each}
+        </g>
         {#if scene.ring?.at === at}<path d={scene.ring.shape} class="ring" />{/if}
-        {#if layer.tape}<path d={layer.tape} class="tape" />{/if}
-        {#each layer.pins as [x, y], nth (nth)}<circle cx={x} cy={y} r="2.4" class="pin" />{/each}
       {/each}
     </svg>
     <ol class="relative min-w-0 flex-1" style:height="{scene.height}px">
@@ -109,5 +111,42 @@
   }
   .pin {
     fill: var(--hands);
+  }
+  @media (prefers-reduced-motion: no-preference) {
+    g.lay {
+      animation: lay 0.7s ease-out;
+    }
+    g.flip {
+      transform-box: fill-box;
+      transform-origin: bottom;
+      animation: flip 0.9s ease-in-out;
+    }
+    svg.turn {
+      animation: turn 0.9s ease-in-out;
+    }
+    svg.through {
+      animation: through 1.1s ease-in-out;
+    }
+  }
+  @keyframes lay {
+    from {
+      opacity: 0;
+      translate: 0 -48px;
+    }
+  }
+  @keyframes flip {
+    from {
+      scale: 1 -1;
+    }
+  }
+  @keyframes turn {
+    from {
+      transform: perspective(900px) rotateX(-180deg);
+    }
+  }
+  @keyframes through {
+    from {
+      transform: perspective(900px) rotateY(180deg) scale(0.6);
+    }
   }
 </style>

@@ -1,5 +1,5 @@
 import { type Point, rectangleRegion, type Region, regionExtents, simplified } from '$lib/core/base/geometry';
-import type { Item, MaterialKind } from '$lib/core/documents/item';
+import type { Item, MaterialKind, Operation } from '$lib/core/documents/item';
 import type { Layer, StackStep } from '$lib/core/making/stack';
 import { layerWords } from '$lib/ui/stack/scene';
 
@@ -31,7 +31,21 @@ export interface AngleScene {
   ring: { shape: string; at: number } | null;
   /** From the furthest to the nearest, in the order of drawing. */
   layers: AngleLayer[];
+  /** How what the step does moves. */
+  motion: Motion | null;
 }
+
+/** A laying comes down, a flip swings over, the hoop turns, work is turned through its opening. */
+export type Motion = 'lay' | 'flip' | 'turn' | 'through';
+
+const MOTIONS: Partial<Record<Operation['do'], Motion>> = {
+  lay: 'lay',
+  float: 'lay',
+  'topping-on': 'lay',
+  flip: 'flip',
+  'turn-over': 'turn',
+  'turn-through': 'through'
+};
 
 /** How far a step back goes to the right and up, as shares of its length. */
 const RIGHT = 0.42;
@@ -54,7 +68,7 @@ const STRIP = { length: 22, width: 7 };
  */
 export function angleScene(
   item: Item,
-  { state, changed }: StackStep,
+  { stepId, state, changed }: StackStep,
   ring: { width: number; height: number },
   width: number
 ): AngleScene {
@@ -66,7 +80,7 @@ export function angleScene(
     ...layers.map(({ outline }) => outline),
     ...(isHooped ? [rectangleRegion([0, 0], ring.width, ring.height)] : [])
   ]);
-  if (!box || layers.length === 0) return { width, height: 0, ring: null, layers: [] };
+  if (!box || layers.length === 0) return { width, height: 0, ring: null, layers: [], motion: null };
   const scale = (width - 2 * MARGIN) / (box.width + box.height * RIGHT);
   const deep = box.height * UP * scale;
   const height = MARGIN * 2 + deep + APART * (layers.length - 1);
@@ -89,9 +103,11 @@ export function angleScene(
           .join('L')}${closed ? 'Z' : ''}`;
   const of = (region: Region, place: number): string => region.map((points) => path(points, place)).join('');
   const hoopedAt = layers.findIndex((layer) => layer.where === 'hooped');
+  const step = item.steps.find(({ id }) => id === stepId);
   return {
     width,
     height,
+    motion: step?.kind === 'hand' ? (MOTIONS[step.op.do] ?? null) : null,
     ring:
       isHooped && hoopedAt >= 0
         ? { shape: of(rectangleRegion([0, 0], ring.width, ring.height), hoopedAt), at: hoopedAt }

@@ -5,6 +5,7 @@
 
 <script lang="ts">
   import type { Item } from '$lib/core/documents/item';
+  import { prefersReducedMotion } from 'svelte/motion';
   import type { StackStep } from '$lib/core/making/stack';
   import AngleView from '$lib/ui/angle/AngleView.svelte';
   import { angleScene } from '$lib/ui/angle/scene';
@@ -15,11 +16,13 @@
   interface Props {
     item: Item;
     stack: StackStep;
+    /** What lay there before, shown beside it where nothing may move. */
+    before?: StackStep | undefined;
     ring: { width: number; height: number };
     /** Width of the drawing, dots. */
     width?: number;
   }
-  let { item, stack, ring, width = 250 }: Props = $props();
+  let { item, stack, before, ring, width = 250 }: Props = $props();
 
   const side = $derived(stackScene(item, stack, ring.width));
   const angle = $derived(angleScene(item, stack, ring, width));
@@ -50,6 +53,11 @@
         {/each}
       </dl>
     {/if}
-    <AngleView scene={angle} />
+    {#if prefersReducedMotion.current && before && angle.motion && angle.motion !== 'lay'}
+      <p class="text-sm text-soft">Before</p>
+      <AngleView scene={angleScene(item, before, ring, width * 0.7)} />
+      <p class="text-sm text-soft">After</p>
+    {/if}
+    {#key stack.stepId}<AngleView scene={angle} />{/key}
   {/if}
 {/if}

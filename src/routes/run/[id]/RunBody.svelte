@@ -7,8 +7,8 @@
   import BobbinNow from './BobbinNow.svelte';
   import Guided from './Guided.svelte';
   import StartChecks from './StartChecks.svelte';
-  import StepFacts from './StepFacts.svelte';
-  import StepNow from './StepNow.svelte';
+  import StepWork from './StepWork.svelte';
+  import type { View } from './views';
 
   /** What stands in the middle: the checks before the start, a fault’s way out, the way back, or the step. */
   interface Props {
@@ -27,7 +27,7 @@
     passed: number;
     known: KnownStitch | null;
     stitchTyped: string;
-    fromSide: boolean;
+    view: View;
     onenter: () => void;
     onbobbin: (kind: BobbinKind, on: BobbinOn | undefined) => void;
     ontick: (id: string, on: boolean) => void;
@@ -47,7 +47,7 @@
     passed,
     known,
     stitchTyped = $bindable(),
-    fromSide = $bindable(),
+    view = $bindable(),
     onenter,
     onbobbin,
     ontick
@@ -67,7 +67,6 @@
       {/snippet}
     </StartChecks>
   </div>
-  <section></section>
 {:else if recovery && step}
   <Guided
     label={formatClock(faultFor)}
@@ -78,17 +77,13 @@
     {problem}
     {onenter}
   />
-  <section></section>
 {:else if back}
   <Guided {...back} />
-  <section></section>
 {:else if step}
-  <StepNow {plan} {step} {item} at={run.at} {paused} {soon} {catches} bind:fromSide />
-  <StepFacts {plan} {step} at={run.at} {passed} {known} {paused} />
+  <StepWork {plan} {step} {item} at={run.at} {paused} {soon} {catches} {passed} {known} bind:view />
 {:else}
   <section>
     <h2 class="mt-3 text-[clamp(2.75rem,6vw,4.75rem)]">That was the last step.</h2>
     <p class="mt-3 text-2xl">Look it over. Finish to put the run into the log.</p>
   </section>
-  <section></section>
 {/if}

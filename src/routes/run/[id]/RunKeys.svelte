@@ -76,4 +76,25 @@
       min-height: 104px;
     }
   }
+  @media (max-width: 560px) {
+    .keys {
+      position: sticky;
+      bottom: 0;
+      gap: 0.35rem;
+      padding: 0.5rem 0;
+      background: var(--sheet);
+    }
+    .key {
+      min-height: 52px;
+      font-size: 0.875rem;
+    }
+    .key.main {
+      min-height: 64px;
+      font-size: 1.5rem;
+    }
+    /* Nobody has a keyboard there. */
+    .key small {
+      display: none;
+    }
+  }
 </style>

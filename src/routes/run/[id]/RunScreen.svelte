@@ -24,6 +24,7 @@
   import FaultDialog from './FaultDialog.svelte';
   import LeaveDialog from './LeaveDialog.svelte';
   import RunBody from './RunBody.svelte';
+  import { nextView, type View } from './views';
   import RunHeader from './RunHeader.svelte';
   import MoreDialog from './MoreDialog.svelte';
   import { mainKeyWords } from './words';
@@ -100,7 +101,7 @@
   let ask = $state<Ask | null>(null);
   let choosing = $state(false);
   let more = $state(false);
-  let fromSide = $state(false);
+  let view = $state<View>('above');
   let leaving = $state(false);
   /** Set while the answer to “set aside” also leaves the page. */
   let leavesAfter = $state(false);
@@ -194,7 +195,7 @@
         more: () => (more = true),
         skip,
         askFor,
-        side: () => (fromSide = !fromSide)
+        side: () => (view = nextView(view))
       }
     )
   );
@@ -234,7 +235,7 @@
     {passed}
     {known}
     bind:stitchTyped
-    bind:fromSide
+    bind:view
     onenter={done}
     {onbobbin}
     ontick={(id, on) => onevent({ type: on ? 'check' : 'uncheck', stepId: null, to: id })}
@@ -305,7 +306,7 @@
 <style>
   .screen {
     display: grid;
-    grid-template-rows: auto auto minmax(0, 1fr) auto auto;
+    grid-template-rows: auto auto minmax(0, 1fr) auto;
     gap: 0.75rem;
     height: 100dvh;
     padding: 1rem 2rem 1.25rem;
@@ -315,6 +316,16 @@
     .screen {
       padding: 1.5rem 2.25rem;
       gap: 1.25rem;
+    }
+  }
+  @media (max-width: 560px) {
+    .screen {
+      grid-template-rows: auto auto auto auto;
+      align-content: start;
+      height: auto;
+      min-height: 100dvh;
+      padding: 0.75rem 1rem 0;
+      gap: 0.75rem;
     }
   }
 </style>

@@ -86,6 +86,18 @@
     border: 2px solid var(--edge);
     border-radius: 5px;
   }
+  @media (max-width: 560px) {
+    .facts {
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      gap: 0.75rem 1rem;
+    }
+    .facts > :global(:last-child) {
+      grid-column: 1 / -1;
+    }
+    .patch {
+      height: 1.25rem;
+    }
+  }
   .two-lines {
     display: -webkit-box;
     overflow: hidden;
