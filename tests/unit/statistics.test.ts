@@ -136,6 +136,6 @@ describe('what the log tells', () => {
       { ...common, id: '2', name: 'White', what: 'thread', spools: 2, metres: 900 },
       { ...common, id: '3', name: 'Snap caps', what: 'notion', count: 1 }
     ] as unknown as StashEntry[];
-    expect(runningShort(entries)).to.deep.equal(['Snap caps: 1 left', 'Brass: 40 m left']);
+    expect(runningShort(entries, 'mm')).to.deep.equal(['Snap caps: 1 left', 'Brass: 40 m left']);
   });
 });

@@ -1,5 +1,5 @@
 import { needleSheetPdf } from '$lib/files';
-import { formatThread } from '$lib/core/base/units';
+import { formatRoll, formatThread, formatWidth, saidIn } from '$lib/core/base/units';
 import { findStop, type Item } from '$lib/core/documents/item';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { planAndTrace } from '$lib/core/making/plan';
@@ -226,8 +226,30 @@ describe('the run sheet for the needles', () => {
     expect(put).to.have.length(cuts + 1);
     expect(put.at(-1)).to.not.equal(put.at(-2));
   });
+  it('says thread and rolls as they are bought, in metres or yards', () => {
+    expect(formatThread(91.44, 'in', true)).to.equal('100 yd');
+    expect(formatThread(5, 'in')).to.equal('5.47 yd');
+    expect([formatRoll(3100, 'mm'), formatRoll(450, 'mm'), formatRoll(9144, 'in')]).to.deep.equal([
+      '3.1 m',
+      '450 mm',
+      '10 yd'
+    ]);
+    // Made in inches, and so written; 300 mm is 300 mm.
+    expect([formatWidth(304.8, 'mm'), formatWidth(300, 'mm'), formatWidth(304.8, 'in')]).to.deep.equal([
+      '12 in',
+      '300 mm',
+      '12 in'
+    ]);
+  });
+
+  it('says the limits of an answer in the maker’s unit', () => {
+    expect(saidIn('Width: at least 25.4 mm', 'in')).to.equal('Width: at least 1 in');
+    expect(saidIn('12.7 to 25.4 mm each', 'in')).to.equal('½ to 1 in each');
+    expect(saidIn('at least 5 mm', 'mm')).to.equal('at least 5 mm');
+  });
+
   it('says lengths of thread to the centimetre, long ones to the metre', () => {
-    expect([formatThread(16.58), formatThread(99.994), formatThread(820)]).to.deep.equal([
+    expect([formatThread(16.58, 'mm'), formatThread(99.994, 'mm'), formatThread(820, 'mm')]).to.deep.equal([
       '16.58 m',
       '99.99 m',
       '820 m'

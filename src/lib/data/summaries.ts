@@ -98,9 +98,8 @@ export function keepSummaries(): () => void {
     await unsummarised(),
     await db.meta.get(MARKED)
   ]).subscribe({ next: () => void refresh(), error: failed });
-  const stash = liveQuery(listStash).subscribe({
-    next: (entries) =>
-      void db.computed.put({ key: 'short', stamp: '', value: runningShort(entries) }).catch(failed),
+  const stash = liveQuery(async () => runningShort(await listStash(), (await getShop()).unit)).subscribe({
+    next: (value) => void db.computed.put({ key: 'short', stamp: '', value }).catch(failed),
     error: failed
   });
   return () => {

@@ -98,9 +98,9 @@ export async function jobSheetPdf(
     ticked(`${count} × ${name}, ${material.name}: ${formatSize(cut, unit)}`, itemName);
   if (threads.length > 0) heading('Threads and bobbins');
   for (const { name, upper, bobbin, atOnce } of threads)
-    ticked(`${name}: ${formatThread(upper + bobbin)}`, atOnce > 1 ? `on ${atOnce} at once` : '');
+    ticked(`${name}: ${formatThread(upper + bobbin, unit)}`, atOnce > 1 ? `on ${atOnce} at once` : '');
   for (const { name, bobbins: count, metres } of bobbins)
-    ticked(`Wind ${count} ${count === 1 ? 'bobbin' : 'bobbins'} of ${name}`, formatThread(metres));
+    ticked(`Wind ${count} ${count === 1 ? 'bobbin' : 'bobbins'} of ${name}`, formatThread(metres, unit));
   if (shopping.length > 0) heading('Buy');
   for (const { name, buy, need, have } of shopping)
     ticked(`${name}: ${buy}`, `needed ${need}; in the stash ${have}`);

@@ -104,6 +104,9 @@ function lists(writer: Writer, plan: Plan): void {
     writer.ensure(8);
     writer.square(COLUMN.box, writer.y + 1, 4);
     writer.swatch(COLUMN.step, writer.y + 0.6, thread.colour);
-    writer.text(COLUMN.step + 13, `${thread.name}, ${formatThread(upperMetres)}`, { size: 11, lead: 7 });
+    writer.text(COLUMN.step + 13, `${thread.name}, ${formatThread(upperMetres, plan.unit)}`, {
+      size: 11,
+      lead: 7
+    });
   }
 }

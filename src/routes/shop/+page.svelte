@@ -131,6 +131,7 @@
       {#each shop.machines as machine (machine.id)}
         <MachineRow
           {machine}
+          unit={shop.unit}
           only={shop.machines.length === 1}
           onset={(change) => setMachine(machine.id, change)}
           onremove={() =>
@@ -215,11 +216,11 @@
             class="w-20"
             onchange={(count) => count !== null && count >= 1 && count <= 50 && setHoop(hoop.id, { count })}
           />
-          <NumberField
-            label="Keep off its edge, mm"
-            whole={false}
+          <LengthField
+            label="Keep off its edge"
+            unit={shop.unit}
             value={hoop.safe ?? 0}
-            onchange={(safe) => safe !== null && safe <= 100 && setHoop(hoop.id, { safe })}
+            onchange={(safe) => safe <= 100 && setHoop(hoop.id, { safe })}
           />
           <button
             type="button"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { LengthUnit } from '$lib/core/base/units';
   import { type Machine, paceOf, reachWords, readReach } from '$lib/core/documents/shop';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Trash2 } from '@lucide/svelte';
@@ -7,12 +8,15 @@
   /** One machine of the shop. */
   interface Props {
     machine: Machine;
+    unit: LengthUnit;
     /** The last one cannot go. */
     only: boolean;
     onset: (change: Partial<Machine>) => void;
     onremove: () => void;
   }
-  let { machine, only, onset, onremove }: Props = $props();
+  let { machine, unit, only, onset, onremove }: Props = $props();
+
+  const EXAMPLE = [{ left: 12.7, right: 0 }];
 </script>
 
 <li class="flex flex-wrap items-end gap-4 border-b border-rule py-3">
@@ -93,16 +97,18 @@
   >
   {#if machine.needles > 1}
     <label class="flex flex-col gap-1"
-      ><span class="label">Out of reach at the sides, mm</span><input
+      ><span class="label">Out of reach at the sides, {unit}</span><input
         class="field w-64"
-        placeholder="1: 12 left; 6: 9 right"
-        value={reachWords(machine.unreached)}
+        placeholder={reachWords(EXAMPLE, unit)}
+        value={reachWords(machine.unreached, unit)}
         onchange={({ currentTarget }) => {
-          const read = readReach(currentTarget.value, machine.needles);
+          const read = readReach(currentTarget.value, machine.needles, unit);
           if (read) onset({ unreached: read.length > 0 ? read : undefined });
           else {
-            toast.error('Write a needle, a length and a side, as “1: 12 left”. Nothing was changed.');
-            currentTarget.value = reachWords(machine.unreached);
+            toast.error(
+              `Write a needle, a length and a side, as “${reachWords(EXAMPLE, unit)}”. Nothing was changed.`
+            );
+            currentTarget.value = reachWords(machine.unreached, unit);
           }
         }}
       /></label

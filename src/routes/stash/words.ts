@@ -1,4 +1,11 @@
-import { formatLength, formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
+import {
+  formatLength,
+  formatSize,
+  formatRoll,
+  formatThread,
+  formatWidth,
+  type LengthUnit
+} from '$lib/core/base/units';
 import { MATERIAL_KINDS, type MaterialKind } from '$lib/core/documents/item';
 import { ClothEntry, CountedEntry, type StashEntry, ThreadEntry } from '$lib/core/documents/stash';
 import { isUnseen } from '$lib/core/preparing/stash';
@@ -78,7 +85,7 @@ export function kindWords(entry: StashEntry): string {
 /** How much is left, whether that is little, and what its price is for. */
 export function leftOf(entry: StashEntry, unit: LengthUnit): { words: string; low: boolean; per: string } {
   if (entry.what === 'thread')
-    return { words: formatThread(entry.metres), low: entry.metres < 100, per: ' a spool' };
+    return { words: formatThread(entry.metres, unit, true), low: entry.metres < 100, per: ' a spool' };
   if (entry.what !== 'cloth')
     return {
       words: `${entry.count}${entry.length === null ? '' : ` of ${formatLength(entry.length, unit)}`}`,
@@ -90,10 +97,10 @@ export function leftOf(entry: StashEntry, unit: LengthUnit): { words: string; lo
     return { words: `${entry.count} × ${formatSize(entry, unit)}`, low: entry.count === 0, per: ' each' };
   return {
     words: long
-      ? `${formatLength(entry.height, unit)}, ${formatLength(entry.width, unit)} wide`
+      ? `${formatWidth(entry.width, unit)} wide, ${formatRoll(entry.height, unit)} left`
       : formatSize(entry, unit),
     low: long && entry.height < 250,
-    per: ' a metre'
+    per: unit === 'in' ? ' a yard' : ' a metre'
   };
 }
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Path } from '$lib/core/base/geometry';
-  import type { LengthUnit } from '$lib/core/base/units';
+  import { type LengthUnit, saidIn } from '$lib/core/base/units';
   import type { Question } from '$lib/core/craft/sequence';
   import { chosenOutline } from '$lib/core/reading/papers';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
@@ -20,6 +20,7 @@
 
   type Colour = { name: string; colour: string };
   const id = $props.id();
+  const help = $derived(question.help === undefined ? undefined : saidIn(question.help, unit));
   const material = $derived(value as Colour & { kind: string });
   const thread = $derived(value as Colour);
   const threads = $derived(Array.isArray(value) ? (value as Colour[]) : []);
@@ -47,11 +48,11 @@
 {/snippet}
 
 {#if question.kind === 'length'}
-  <LengthField label={question.label} help={question.help} {unit} value={Number(value)} onchange={onanswer} />
+  <LengthField label={question.label} {help} {unit} value={Number(value)} onchange={onanswer} />
 {:else if question.kind === 'number'}
   <div>
     <NumberField label={question.label} value={Number(value)} onchange={onanswer} class="w-28" />
-    {#if question.help}<p class="mt-1 text-sm text-soft">{question.help}</p>{/if}
+    {#if help}<p class="mt-1 text-sm text-soft">{help}</p>{/if}
   </div>
 {:else if question.kind === 'text'}
   <div class="flex flex-col gap-1">
@@ -108,7 +109,7 @@
       </select>
       {@render naming(question.label, material, (change) => onanswer({ ...material, ...change }))}
     </div>
-    {#if question.help}<p class="mt-1 text-sm text-soft">{question.help}</p>{/if}
+    {#if help}<p class="mt-1 text-sm text-soft">{help}</p>{/if}
   </fieldset>
 {:else if question.kind === 'thread'}
   <fieldset>

@@ -127,7 +127,7 @@
         </dd>
         <dt>Upper thread</dt>
         <dd>
-          {formatThread(step.stop.upperMetres)}<small
+          {formatThread(step.stop.upperMetres, plan.unit)}<small
             >{{
               chart: 'from the chart',
               geometry: 'measured on the stitches',
@@ -137,7 +137,7 @@
           >
         </dd>
         <dt>Bobbin</dt>
-        <dd>{formatThread(step.stop.bobbinMetres)}</dd>
+        <dd>{formatThread(step.stop.bobbinMetres, plan.unit)}</dd>
       {/if}
       {#if piece}
         <dt>Cut</dt>

@@ -126,7 +126,7 @@
       {/if}
       <div class="flex flex-wrap items-start gap-x-5">
         <div class="flex flex-col gap-1">
-          <label class="label" for="offers">Sizes your machine offers for the satin, mm</label>
+          <label class="label" for="offers">Sizes your machine offers for the satin, in mm</label>
           <input
             id="offers"
             class="field w-72"
@@ -161,10 +161,14 @@
           <tbody>
             {#each choice.offered as offer (offer.size)}
               <tr class="border-b border-rule {choice.take?.size === offer.size ? 'font-bold' : ''}">
-                <td class="py-1 pr-4">{offer.size} mm{choice.take?.size === offer.size ? ' ←' : ''}</td>
-                <td class="pr-4">{offer.overlap} mm</td>
-                <td class="pr-4">{offer.beyond} mm</td>
-                <td class={offer.spare < 0 ? 'font-bold text-hands' : ''}>{offer.spare} mm</td>
+                <td class="py-1 pr-4"
+                  >{formatLength(offer.size, shop.unit)}{choice.take?.size === offer.size ? ' ←' : ''}</td
+                >
+                <td class="pr-4">{formatLength(offer.overlap, shop.unit)}</td>
+                <td class="pr-4">{formatLength(offer.beyond, shop.unit)}</td>
+                <td class={offer.spare < 0 ? 'font-bold text-hands' : ''}
+                  >{formatLength(offer.spare, shop.unit)}</td
+                >
               </tr>
             {/each}
           </tbody>

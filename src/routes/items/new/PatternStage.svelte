@@ -1,6 +1,6 @@
 <script lang="ts">
   import { extents, type Outline, type Path } from '$lib/core/base/geometry';
-  import { formatSize, otherUnit } from '$lib/core/base/units';
+  import { formatSize, otherUnit, saidIn } from '$lib/core/base/units';
   import type { AnyConstruction } from '$lib/core/craft/constructions';
   import { isAsked, type Question } from '$lib/core/craft/sequence';
   import { asTheDesignLies, fitIn, type Shop } from '$lib/core/documents/shop';
@@ -211,7 +211,7 @@
       {/each}
     </div>
     {#each problems as problem (problem)}<p class="border-l-4 border-hands bg-hands-pale p-3" role="alert">
-        {problem}
+        {saidIn(problem, shop.unit)}
       </p>{/each}
     {#if hasEdge}
       <div>

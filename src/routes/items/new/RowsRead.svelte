@@ -149,7 +149,7 @@
             >
             <td class="pr-3 text-right whitespace-nowrap">{row.stitches?.toLocaleString('en') ?? '?'}</td>
             <td class="pr-3 text-right whitespace-nowrap"
-              >{row.threadMetres === null ? '' : formatThread(row.threadMetres)}</td
+              >{row.threadMetres === null ? '' : formatThread(row.threadMetres, unit)}</td
             >
             <td class="py-1">
               <div class="flex items-center gap-2">

@@ -135,9 +135,11 @@
               >{#each endWords(row) as words (words)}<span class="block text-soft">{words}</span>{/each}</span
             >
             <span class="text-right">
-              {formatThread(row.upper + row.bobbin)}
+              {formatThread(row.upper + row.bobbin, unit)}
               {#if row.have === null}<span class="text-warn">&nbsp;none of it</span>
-              {:else if row.lacks > 0}<span class="text-warn">{` ${formatThread(row.lacks)} short`}</span>
+              {:else if row.lacks > 0}<span class="text-warn"
+                  >{` ${formatThread(row.lacks, unit)} short`}</span
+                >
               {:else if row.lacksSpools > 0}<span class="text-warn"
                   >{` ${row.lacksSpools} ${row.lacksSpools === 1 ? 'spool' : 'spools'} short`}</span
                 >{/if}
@@ -150,7 +152,7 @@
           >
             <span class="head text-lg">{bobbins}</span><span
               >{bobbins === 1 ? 'bobbin' : 'bobbins'} of {name} to wind</span
-            ><span>{formatThread(metres)}</span>
+            ><span>{formatThread(metres, unit)}</span>
           </li>
         {/each}
       </ul>

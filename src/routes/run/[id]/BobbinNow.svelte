@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { formatThread } from '$lib/core/base/units';
   import type { Plan } from '$lib/core/documents/plan';
   import type { BobbinKind, BobbinOn } from '$lib/core/documents/shop';
   import { USUAL } from '$lib/core/preparing/threads';
@@ -48,7 +49,9 @@
       if (own) onbobbin(own, on && { ...on, metres: own.metres * fill });
     }}
   >
-    {#each kinds as { id, name, metres } (id)}<option value={id}>{name}, {metres} m</option>{/each}
+    {#each kinds as { id, name, metres } (id)}<option value={id}
+        >{name}, {formatThread(metres, plan.unit, true)}</option
+      >{/each}
   </select>
   <select
     class="field min-w-0"

@@ -6,10 +6,11 @@ export {
   MM_PER_INCH,
   otherUnit,
   parseLength,
-  roundTo
+  roundTo,
+  saidIn
 } from './length';
 export { median } from './median';
 export { NUMBER_WORDS, numberSaid, numberWord } from './numberWords';
 export { roundUpForCutting } from './rounding';
 export { seeded } from './seeded';
-export { formatThread, metresPer } from './thread';
+export { formatRoll, formatThread, formatWidth, metresPer } from './thread';

@@ -102,6 +102,23 @@ export function formatSize(size: { width: number; height: number }, unit: Length
   return `${formatNumber(size.width, unit)} × ${formatNumber(size.height, unit)} ${unit}`;
 }
 
+/**
+ * A sentence with its millimetres in the maker’s unit.
+ *
+ * @example
+ * saidIn('at least 25.4 mm', 'in') // 'at least 1 in'
+ */
+export function saidIn(text: string, unit: LengthUnit): string {
+  if (unit === 'mm') return text;
+  return text.replace(
+    /(\d+(?:\.\d+)?)((?: (?:to|or) \d+(?:\.\d+)?)*) mm\b/g,
+    (_, first: string, more: string) => {
+      const others = more.replace(/\d+(?:\.\d+)?/g, (each) => formatNumber(Number(each), unit));
+      return `${formatNumber(Number(first), unit)}${others} ${unit}`;
+    }
+  );
+}
+
 /** The other unit, for the text shown on hover. */
 export function otherUnit(unit: LengthUnit): LengthUnit {
   return unit === 'mm' ? 'in' : 'mm';

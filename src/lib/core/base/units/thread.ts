@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from './length';
+import { formatLength, type LengthUnit, MM_PER_INCH, roundTo } from './length';
 
 const METRES: Record<string, number> = {
   m: 1,
@@ -29,13 +29,45 @@ export function metresPer(unit: string): number | undefined {
   return known && METRES[known[1]];
 }
 
+/** Metres in a yard. */
+const YARD = 0.9144;
+
 /**
- * Writes a length of thread.
+ * Writes a length of thread: metres, or yards for who measures in inches.
+ *
+ * @param whole whole ones only, as on the label of a spool
  *
  * @example
- * formatThread(16.58) // '16.58 m'
- * formatThread(820) // '820 m'
+ * formatThread(16.58, 'mm') // '16.58 m'
+ * formatThread(820, 'in') // '897 yd'
  */
-export function formatThread(metres: number): string {
-  return `${metres.toFixed(metres < 100 ? 2 : 0)} m`;
+export function formatThread(metres: number, unit: LengthUnit, whole = false): string {
+  const length = unit === 'in' ? metres / YARD : metres;
+  return `${length.toFixed(length < 100 && !whole ? 2 : 0)} ${unit === 'in' ? 'yd' : 'm'}`;
+}
+
+/**
+ * Writes how much of a roll or length of cloth there is, as it is bought: metres or yards from one on.
+ *
+ * @example
+ * formatRoll(3100, 'mm') // '3.1 m'
+ * formatRoll(450, 'mm') // '450 mm'
+ * formatRoll(9144, 'in') // '10 yd'
+ */
+export function formatRoll(mm: number, unit: LengthUnit): string {
+  const each = unit === 'in' ? YARD * 1000 : 1000;
+  if (mm < each) return formatLength(mm, unit);
+  return `${roundTo(mm / each, 1)} ${unit === 'in' ? 'yd' : 'm'}`;
+}
+
+/**
+ * Writes the width of a roll as its label has it: one made in inches stays so where millimetres would not be whole.
+ *
+ * @example
+ * formatWidth(304.8, 'mm') // '12 in'
+ */
+export function formatWidth(mm: number, unit: LengthUnit): string {
+  const inches = mm / MM_PER_INCH;
+  const isMadeInInches = Math.abs(inches - Math.round(inches)) < 1e-6 && Math.abs(mm - Math.round(mm)) > 1e-6;
+  return formatLength(mm, isMadeInInches ? 'in' : unit);
 }

@@ -1,4 +1,4 @@
-import { inside, saying } from './saying';
+import { inside, saying, threadIn } from './saying';
 
 /** Sayings about stabiliser, cloth and thread. */
 export const MATERIAL_SAYINGS = {
@@ -96,15 +96,16 @@ export const MATERIAL_SAYINGS = {
       `Stops ${stop ?? '?'} and ${other ?? '?'} are seen on one line, in ${thread} and ${otherThread}.`,
     ({ stop, otherThread }) => `Stitch stop ${stop ?? '?'} in ${otherThread} too.`
   ),
-  'bobbin/too-long': saying<{ stop: number | null; needsM: number }>(
+  'bobbin/too-long': saying<{ stop: number | null; needsM: number; unit: string }>(
     'note',
-    ({ stop, needsM }) => `Stop ${stop ?? '?'} needs ${needsM} m from the bobbin, more than a full one.`,
+    ({ stop, needsM, unit }) =>
+      `Stop ${stop ?? '?'} needs ${threadIn(needsM, unit)} from the bobbin, more than a full one.`,
     'Halt where it shows least, and change the bobbin there.'
   ),
-  'bobbin/runs-out': saying<{ stop: number | null; usedM: number; needsM: number }>(
+  'bobbin/runs-out': saying<{ stop: number | null; usedM: number; needsM: number; unit: string }>(
     'warn',
-    ({ stop, usedM, needsM }) =>
-      `The bobbin can run out inside stop ${stop ?? '?'}: ${usedM} m are used when it begins, and it needs ${needsM} m.`,
+    ({ stop, usedM, needsM, unit }) =>
+      `The bobbin can run out inside stop ${stop ?? '?'}: ${threadIn(usedM, unit)} are used when it begins, and it needs ${threadIn(needsM, unit)}.`,
     'Put in a full bobbin before it.'
   ),
   'bobbin-colour/seen': saying<{ called: string; thread: string }>(

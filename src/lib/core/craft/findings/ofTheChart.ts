@@ -1,4 +1,4 @@
-import { saying } from './saying';
+import { saying, threadIn } from './saying';
 
 const say = (count: number): string => count.toLocaleString('en');
 
@@ -25,11 +25,12 @@ export const CHART_SAYINGS = {
     threadHighM: number;
     bobbinLowM: number;
     bobbinHighM: number;
+    unit: string;
   }>(
     'note',
-    ({ stops, items, stitches, low, high, threadLowM, threadHighM, bobbinLowM, bobbinHighM }) =>
+    ({ stops, items, stitches, low, high, threadLowM, threadHighM, bobbinLowM, bobbinHighM, unit }) =>
       `Nobody has charted ${stops === 1 ? 'this stop' : `these ${stops} stops`}: about ${say(stitches)} stitches, ${say(low)} to ${say(high)}; ` +
-      `${threadLowM} to ${threadHighM} m of thread, ${bobbinLowM} to ${bobbinHighM} m from the bobbin. ` +
+      `${threadIn(threadLowM, unit)} to ${threadIn(threadHighM, unit)} of thread, ${threadIn(bobbinLowM, unit)} to ${threadIn(bobbinHighM, unit)} from the bobbin. ` +
       (items === 0
         ? 'It rests on what most files have.'
         : `It rests on ${items} charted ${items === 1 ? 'item' : 'items'} of yours.`),

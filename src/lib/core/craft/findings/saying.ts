@@ -1,4 +1,4 @@
-import { formatLength, formatSize, type LengthUnit } from '$lib/core/base/units';
+import { formatLength, formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
 
 /** How grave: the item fails, it may fail, or it is worth knowing. */
 export type Severity = 'stop' | 'warn' | 'note';
@@ -30,6 +30,11 @@ export function inside(called: string): string {
 /** A length in the maker’s unit. */
 export function lengthIn(mm: number, unit: string): string {
   return formatLength(mm, unit as LengthUnit);
+}
+
+/** A length of thread, metres, as the maker measures. */
+export function threadIn(metres: number, unit: string): string {
+  return formatThread(metres, unit as LengthUnit, true);
 }
 
 /** A size in the maker’s unit. */

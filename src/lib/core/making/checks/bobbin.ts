@@ -16,7 +16,13 @@ export const bobbin: Check = ({ item, plan }) => {
     used = (used + needs) % full;
     if (!short) return [];
     if (needs > full)
-      return [found('bobbin/too-long', itemStepId, { stop: stop.machineNumber, needsM: Math.ceil(needs) })];
+      return [
+        found('bobbin/too-long', itemStepId, {
+          stop: stop.machineNumber,
+          needsM: Math.ceil(needs),
+          unit: plan.unit
+        })
+      ];
     if (began === 0) return [];
     const before = plan.steps.slice(0, at).findLast((step) => step.itemStepId !== null)?.itemStepId ?? null;
     return [
@@ -24,7 +30,8 @@ export const bobbin: Check = ({ item, plan }) => {
         ...found('bobbin/runs-out', itemStepId, {
           stop: stop.machineNumber,
           usedM: Math.ceil(began),
-          needsM: Math.ceil(needs)
+          needsM: Math.ceil(needs),
+          unit: plan.unit
         }),
         fix: {
           label: 'Full bobbin before it',

@@ -1,3 +1,4 @@
+import type { LengthUnit } from '$lib/core/base/units';
 import { found, sentenceOf } from '$lib/core/craft/findings';
 import { findStop, forVariant, type Item, type Step, type Stop, variantOf } from '$lib/core/documents/item';
 import { type Plan, PLAN_VERSION, type PlanStep, type PlanWarning } from '$lib/core/documents/plan';
@@ -88,7 +89,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
       stepId: stepId ?? null,
       text: sentenceOf(code, values)
     })),
-    ...guessed(steps)
+    ...guessed(steps, shop.unit)
   ];
   const planned: Plan = {
     schema: 'jolt-step/plan',
@@ -169,7 +170,7 @@ function guessedFactor(steps: PlanStep[]): number {
 const WORTH_SAYING = 200;
 
 /** What rests on counts that nobody has charted, and how far that may be off. */
-function guessed(steps: PlanStep[]): PlanWarning[] {
+function guessed(steps: PlanStep[], unit: LengthUnit): PlanWarning[] {
   const stops = steps.flatMap(({ stop }) => (stop?.guess ? { ...stop, guess: stop.guess } : []));
   if (stops.reduce((sum, { stitches }) => sum + stitches, 0) < WORTH_SAYING) return [];
   const sum = (of: (stop: (typeof stops)[number]) => number): number =>
@@ -183,7 +184,8 @@ function guessed(steps: PlanStep[]): PlanWarning[] {
     threadLowM: Math.round(sum(({ upperMetres, guess }) => upperMetres / guess.factor)),
     threadHighM: Math.ceil(sum(({ upperMetres, guess }) => upperMetres * guess.factor)),
     bobbinLowM: Math.round(sum(({ bobbinMetres, guess }) => bobbinMetres / guess.factor)),
-    bobbinHighM: Math.ceil(sum(({ bobbinMetres, guess }) => bobbinMetres * guess.factor))
+    bobbinHighM: Math.ceil(sum(({ bobbinMetres, guess }) => bobbinMetres * guess.factor)),
+    unit
   });
   return [{ code, severity, stepId, text }];
 }

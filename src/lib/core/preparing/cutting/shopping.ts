@@ -51,7 +51,7 @@ export function shoppingList(
   return [
     ...clothRows(plans, unit),
     ...zipRows(wants, stash, unit),
-    ...threadRows(wants, stash, spools),
+    ...threadRows(wants, stash, spools, unit),
     ...notionRows(wants, stash)
   ];
 }
@@ -137,7 +137,8 @@ function zipRows(wants: readonly Want[], stash: readonly StashEntry[], unit: Len
 function threadRows(
   wants: readonly Want[],
   stash: readonly StashEntry[],
-  spools: ReadonlyMap<string, number>
+  spools: ReadonlyMap<string, number>,
+  unit: LengthUnit
 ): ShoppingRow[] {
   const needs = new Map<string, { name: string; colour: string; metres: number }>();
   for (const { plan, copies } of wants)
@@ -161,9 +162,9 @@ function threadRows(
         what: 'thread',
         name,
         colour,
-        need: formatThread(metres),
-        have: own.length === 0 ? 'none' : formatThread(have),
-        buy: `${buy} ${buy === 1 ? 'spool' : 'spools'} of ${formatThread(holds)}`,
+        need: formatThread(metres, unit),
+        have: own.length === 0 ? 'none' : formatThread(have, unit),
+        buy: `${buy} ${buy === 1 ? 'spool' : 'spools'} of ${formatThread(holds, unit)}`,
         cost: price === null ? null : price * buy
       }
     ];

@@ -1,3 +1,4 @@
+import { formatThread, type LengthUnit } from '$lib/core/base/units';
 import type { StashEntry } from '$lib/core/documents/stash';
 
 /** Below so much a spool is nearly empty, m. */
@@ -9,9 +10,9 @@ const FEW = 3;
  * What of the stash runs short, in words, the scarcest first.
  *
  * @example
- * runningShort([brassWith40m]) // ['Brass: 40 m left']
+ * runningShort([brassWith40m], 'mm') // ['Brass: 40 m left']
  */
-export function runningShort(entries: readonly StashEntry[]): string[] {
+export function runningShort(entries: readonly StashEntry[], unit: LengthUnit): string[] {
   return entries
     .flatMap((entry): { left: number; words: string }[] => {
       if (entry.what === 'cloth') return [];
@@ -20,7 +21,7 @@ export function runningShort(entries: readonly StashEntry[]): string[] {
           ? [
               {
                 left: entry.metres / LITTLE_THREAD,
-                words: `${entry.name}: ${Math.round(entry.metres)} m left`
+                words: `${entry.name}: ${formatThread(entry.metres, unit, true)} left`
               }
             ]
           : [];

@@ -1,4 +1,4 @@
-import { formatSize, type LengthUnit } from '$lib/core/base/units';
+import { formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
 import { isStabiliserKind, type Item, type Thread } from '$lib/core/documents/item';
 import type { CutPiece, Plan } from '$lib/core/documents/plan';
 import type { Machine } from '$lib/core/documents/shop';
@@ -139,7 +139,7 @@ function bobbinCheck({ bobbins, bobbinName, plan }: StartInput): StartCheck {
   return {
     id: 'bobbin',
     title: wound.length > 0 ? `Bobbins wound full: ${wound.join(', ')}` : 'The bobbin in the machine lasts',
-    detail: `${plan.bobbin.name}, ${plan.bobbin.metres} m.${later}`
+    detail: `${plan.bobbin.name}, ${formatThread(plan.bobbin.metres, plan.unit, true)}.${later}`
   };
 }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { formatSize, otherUnit } from '$lib/core/base/units';
+  import { formatSize, otherUnit, saidIn } from '$lib/core/base/units';
   import { blockOf, blockWords } from '$lib/core/craft/blocks';
   import { constructionOf } from '$lib/core/craft/constructions';
   import type { Block, Item } from '$lib/core/documents/item';
@@ -256,7 +256,7 @@
           class="mt-3 border-l-4 border-hands bg-hands-pale p-3"
           role="alert"
         >
-          {problem}
+          {saidIn(problem, shop.unit)}
         </p>{/each}
     </section>
     <Drawing

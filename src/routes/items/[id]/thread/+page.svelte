@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { formatThread } from '$lib/core/base/units';
   import { savePdf } from '../../../savePdf';
   import { page } from '$app/state';
   import { editStop, type Item } from '$lib/core/documents/item';
@@ -122,8 +123,11 @@
       <h2 class="text-lg">As the sheet stands</h2>
       <p class="text-soft">
         {made.order.now.threads}
-        {made.order.now.threads === 1 ? 'thread' : 'threads'} put on. Below it the bobbin, {made.plan.bobbin
-          .metres} m when full.
+        {made.order.now.threads === 1 ? 'thread' : 'threads'} put on. Below it the bobbin, {formatThread(
+          made.plan.bobbin.metres,
+          made.plan.unit,
+          true
+        )} when full.
       </p>
       {#if planning.working}<span class="ml-auto flex items-center gap-2 text-soft" role="status"
           ><LoaderCircle size={18} class="animate-spin" aria-hidden="true" />planning</span

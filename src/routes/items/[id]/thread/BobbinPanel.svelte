@@ -43,7 +43,7 @@
 
   function words(change: PlannedBobbin): { title: string; detail: string } {
     const { why, full, metres, leaves, runOut, halt } = change;
-    const what = `${full ? 'a full bobbin' : `the one that came off, ${formatThread(metres)} left`} in ${name(change.colour)}`;
+    const what = `${full ? 'a full bobbin' : `the one that came off, ${formatThread(metres, plan.unit)} left`} in ${name(change.colour)}`;
     const at = `stop ${stopOf(change)}${copyOf(change)}`;
     if (why === 'start') return { title: `Before you start: ${what}`, detail: '' };
     if (why === 'planned halt')
@@ -65,8 +65,8 @@
       title: `Before ${at}: ${what}`,
       detail:
         why === 'colour'
-          ? `The back is seen there. ${formatThread(leaves ?? 0)} stay on the one that comes off.`
-          : `The ${formatThread(leaves ?? 0)} left may not last through it.`
+          ? `The back is seen there. ${formatThread(leaves ?? 0, plan.unit)} stay on the one that comes off.`
+          : `The ${formatThread(leaves ?? 0, plan.unit)} left may not last through it.`
     };
   }
   const NOWHERE: StitchPlace = { copy: 1, stepId: '', stop: 0, stitch: 0, of: 0 };
@@ -113,7 +113,8 @@
           value={kind.id}
           onchange={(event) => onkind(event.currentTarget.value)}
         >
-          {#each kinds as { id, name: words, metres } (id)}<option value={id}>{words}, {metres} m</option
+          {#each kinds as { id, name: words, metres } (id)}<option value={id}
+              >{words}, {formatThread(metres, plan.unit, true)}</option
             >{/each}
         </select>
       </div>
@@ -151,7 +152,7 @@
         />{/if}
     </fieldset>
     <p class="text-soft">
-      One copy takes about {formatThread(used)} from the bobbin. Planned so that a stop may take
+      One copy takes about {formatThread(used, plan.unit)} from the bobbin. Planned so that a stop may take
       {Math.round(bobbins.use.margin * 100)} % more: {bobbins.use.samples === 0
         ? 'no run-out is logged yet, and each one logged narrows it.'
         : `learned from ${bobbins.use.samples} logged ${bobbins.use.samples === 1 ? 'run-out' : 'run-outs'}.`}
@@ -159,7 +160,7 @@
     <p class="text-soft">
       {bobbins.leftBehind < 0.05
         ? 'Every bobbin is used up before it comes off.'
-        : `${formatThread(bobbins.leftBehind)} stay on bobbins that do not go on again.`}
+        : `${formatThread(bobbins.leftBehind, plan.unit)} stay on bobbins that do not go on again.`}
       {bobbins.proven
         ? 'No plan needs fewer bobbins, or leaves less on them.'
         : 'The best found; not proven.'}

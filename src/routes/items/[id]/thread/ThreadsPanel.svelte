@@ -87,14 +87,14 @@
             </select>
           </span>
         </td>
-        <td class="py-1 pr-4 text-right">{formatThread(upper)}</td>
-        <td class="py-1 pr-4 text-right">{bobbin > 0 ? formatThread(bobbin) : ''}</td>
+        <td class="py-1 pr-4 text-right">{formatThread(upper, plan.unit)}</td>
+        <td class="py-1 pr-4 text-right">{bobbin > 0 ? formatThread(bobbin, plan.unit) : ''}</td>
         <td class="py-1">
           {#if have === null}<span class="text-warn">none of that name: {buy} to buy</span>
           {:else if lacks > 0}<span class="text-warn"
-              >{formatThread(have)}: {formatThread(lacks)} short, {buy} to buy</span
+              >{formatThread(have, plan.unit)}: {formatThread(lacks, plan.unit)} short, {buy} to buy</span
             >
-          {:else}{formatThread(have)}{/if}
+          {:else}{formatThread(have, plan.unit)}{/if}
         </td>
       </tr>
     {/each}
@@ -143,8 +143,8 @@
                 >, on one line with {stopList(with_)}</span
               >{/if}</td
           >
-          <td class="py-1 pr-3 text-right">{formatThread(step.stop.upperMetres)}</td>
-          <td class="py-1 pr-3 text-right">{formatThread(step.stop.bobbinMetres)}</td>
+          <td class="py-1 pr-3 text-right">{formatThread(step.stop.upperMetres, plan.unit)}</td>
+          <td class="py-1 pr-3 text-right">{formatThread(step.stop.bobbinMetres, plan.unit)}</td>
           <td class="py-1 text-soft">{SOURCE[step.stop.threadSource]}</td>
         </tr>
       {/if}
