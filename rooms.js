@@ -60,7 +60,13 @@ export const wings = {
     why: ['stack'],
     summary: ['plan', 'checks', 'appearance']
   },
-  preparing: { stash: [], threads: ['stash'], cutting: ['stash', 'threads'], templates: [] },
+  preparing: {
+    stash: [],
+    threads: ['stash'],
+    cutting: ['stash', 'threads'],
+    templates: [],
+    colourways: ['stash', 'threads']
+  },
   running: { standIn: [], runs: ['standIn'], learning: ['runs'] },
   ordering: { copies: [], hoopings: ['copies'], day: ['copies', 'hoopings'], quote: ['hoopings', 'day'] }
 };

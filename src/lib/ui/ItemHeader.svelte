@@ -9,6 +9,7 @@
   const tabs = $derived([
     { href: base, name: 'Sheet' },
     { href: `${base}/blocks`, name: 'Build' },
+    { href: `${base}/colours`, name: 'Colours' },
     { href: `${base}/cut`, name: 'Cut' },
     { href: `${base}/thread`, name: 'Thread' },
     { href: `${base}/time`, name: 'Time' },

@@ -9,8 +9,10 @@
     unit: LengthUnit;
     /** Height of each picture, as a CSS length. */
     height?: string;
+    /** The front alone is large; the other faces stand below it. */
+    small?: boolean;
   }
-  let { look, name, unit, height = '11rem' }: Props = $props();
+  let { look, name, unit, height = '11rem', small = false }: Props = $props();
 
   const LABELS = { front: 'Front', back: 'Back', inside: 'Inside' } as const;
   const shown = $derived(
@@ -20,8 +22,10 @@
 
 <div class="flex flex-wrap gap-4">
   {#each shown as { side, patches } (side)}
-    <figure class="min-w-36 flex-1">
-      <div style:height><ItemPicture {look} {side} {name} scale /></div>
+    <figure class={small && side === 'front' ? 'min-w-full' : small ? 'min-w-20 flex-1' : 'min-w-36 flex-1'}>
+      <div style:height={small && side !== 'front' ? `calc(${height} / 2)` : height}>
+        <ItemPicture {look} {side} {name} scale />
+      </div>
       <figcaption class="mt-1 text-[0.9375rem] text-soft">
         {LABELS[side]}{#if side === 'front'}, the bar is {formatLength(
             50,

@@ -7,7 +7,7 @@ export {
   USUAL
 } from './bobbinPlan';
 export { type NeedleSheet, needleSheet } from './needleSheet';
-export { differenceWords } from './palette';
+export { differenceWords, nearestThreads } from './palette';
 export type { OrderPlan } from './planOrder';
 export { planThreads, type ThreadPlan, type ThreadPlanInput } from './planThreads';
 export { putBobbins } from './putBobbins';

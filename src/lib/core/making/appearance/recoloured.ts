@@ -1,0 +1,27 @@
+import type { Item } from '$lib/core/documents/item';
+import type { StackState } from '$lib/core/making/stack';
+import { type Appearance, appearance } from './appearance';
+
+/**
+ * What an item looks like once only its colours have changed: nothing is simulated anew.
+ *
+ * @param state how the item ends in its old colours
+ * @param item the same in its new ones
+ *
+ * @example
+ * recoloured(lastStateOfTheTab, tabInRed).sides[0]?.patches[0]?.colour // '#bf2f2a'
+ */
+export function recoloured(state: StackState, item: Item): Appearance {
+  const look = appearance(state, item);
+  const pieceOf = new Map(item.pieces.map((piece) => [piece.id, piece]));
+  return {
+    ...look,
+    sides: look.sides.map((side) => ({
+      ...side,
+      patches: side.patches.map((patch) => {
+        const material = pieceOf.get(patch.pieceId)?.material;
+        return material ? { ...patch, kind: material.kind, colour: material.colour } : patch;
+      })
+    }))
+  };
+}
