@@ -195,10 +195,10 @@ describe('quote: the demo’s weekend order', () => {
     expect(ics).to.not.match(/DTSTART:\d{8}T\d{6}Z/);
 
     const text = (bytes: Uint8Array): string => new TextDecoder('latin1').decode(bytes.slice(0, 8));
-    expect(text(await quotePdf(order, quote, 'A4', FONTS))).to.match(/^%PDF-1/);
+    expect(text(await quotePdf(order, quote, {}, 'A4', FONTS))).to.match(/^%PDF-1/);
     const sheet = await jobSheetPdf(
       {
-        ...{ order, plan, from, threads, bobbins, shopping: [], unit: 'mm' as const },
+        ...{ order, plan, from, threads, bobbins, shopping: [], looks: {}, unit: 'mm' as const },
         hoops: { 'hoop-200': 'Large hoop' },
         demands: orderDemands(input, plan, [])
       },

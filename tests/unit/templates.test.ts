@@ -1,6 +1,9 @@
 import { extents } from '$lib/core/base/geometry';
 import type { Item } from '$lib/core/documents/item';
+import { defaultShop } from '$lib/core/documents/shop';
+import { appearance } from '$lib/core/making/appearance';
 import { plan } from '$lib/core/making/plan';
+import { reasonsOf } from '$lib/core/making/why';
 import { hoopTemplate, PAPERS, pieceTemplates, templatePages } from '$lib/core/preparing/templates';
 import type { Template } from '$lib/core/preparing/templates/marks';
 import { OVERLAP_MM } from '$lib/core/preparing/templates/pages';
@@ -11,6 +14,7 @@ import { printable, wrapped } from '$lib/files/pdfText';
 import { expect } from 'chai';
 import { PDFDocument } from 'pdf-lib';
 import { badgerShop, makeItem } from './support/badger';
+import { made } from './support/made';
 import { measurePdf } from './support/pdf';
 import { FONTS } from './support/fonts';
 
@@ -184,7 +188,7 @@ describe('pages of templates', () => {
 
 describe('the sheet on paper', () => {
   it('has every step with its own number and the machine’s, and the cut list', async () => {
-    const read = await readPdf(await sheetPdf(planned, 'A4', FONTS));
+    const read = await readPdf(await sheetPdf(planned, 'A4', {}, FONTS));
     if (!read.ok) throw new Error(read.message);
     const lines = linesOf(read.paper).map(({ text }) => text);
     for (const step of planned.steps.filter(({ kind }) => kind === 'stop')) {
@@ -198,9 +202,31 @@ describe('the sheet on paper', () => {
     for (const step of planned.steps) expect(words).to.include(String(step.number));
     expect(lines.some((text) => text.startsWith('FRONT: 55 × 120 mm'))).to.equal(true);
   });
+  it('shows the item and says why a step is so, where that is wanted', async () => {
+    const { trace, item } = made('snap-tab');
+    const state = trace.at(-1)?.state;
+    if (!state) throw new Error('Nothing was simulated.');
+    const reasons = reasonsOf(item, trace);
+    const bare = await sheetPdf(plan(item, undefined, defaultShop('pdf')), 'A4', {}, FONTS);
+    const full = await sheetPdf(
+      plan(item, undefined, defaultShop('pdf')),
+      'A4',
+      { look: appearance(state, item), reasons },
+      FONTS
+    );
+    expect(full.length).to.be.greaterThan(bare.length);
+    const read = await readPdf(full);
+    const words = read.ok
+      ? linesOf(read.paper)
+          .map(({ text }) => text)
+          .join(' ')
+      : '';
+    const [reason] = Object.values(reasons);
+    expect(words).to.include(reason?.split(/\s+/).slice(0, 4).join(' '));
+  });
   it('prints what its type has no sign for as near as it can', async () => {
     const odd = { ...planned, itemName: 'Žabka ⅜ in' };
-    const read = await readPdf(await sheetPdf(odd, 'Letter', FONTS));
+    const read = await readPdf(await sheetPdf(odd, 'Letter', {}, FONTS));
     expect(read.ok && linesOf(read.paper)[0]?.text).to.equal('Žabka 3/8 in');
   });
 });
@@ -208,7 +234,7 @@ describe('the sheet on paper', () => {
 describe('letters of a PDF', () => {
   it('print with every accent, from the typeface that ships', async () => {
     const name = 'Łódź Žižkov Güneş Ærø Șura Œuvre';
-    const read = await readPdf(await sheetPdf({ ...planned, itemName: name }, 'A4', FONTS));
+    const read = await readPdf(await sheetPdf({ ...planned, itemName: name }, 'A4', {}, FONTS));
     const text = read.ok
       ? linesOf(read.paper).map((line) => line.cells.map((cell) => cell.text).join(' '))
       : [];

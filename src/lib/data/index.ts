@@ -52,6 +52,7 @@ export {
   keepSummaries,
   lastRun,
   loggedRuns,
+  looksOf,
   searchShelf,
   shelfRows,
   shortInStash,

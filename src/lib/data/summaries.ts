@@ -1,3 +1,4 @@
+import type { Appearance } from '$lib/core/making/appearance';
 import { readRow } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
 import { itemSummary } from '$lib/core/making/summary';
@@ -35,6 +36,14 @@ export async function shelfRows(): Promise<ShelfRow[]> {
   const nameOf = new Map(named.map((id, at) => [id, String(names[at])]));
   const isAway = new Set(away);
   return ids.map((id) => ({ id, name: nameOf.get(id) ?? id, away: isAway.has(id) }));
+}
+
+/** How items look, by item, as far as their summaries are made. */
+export async function looksOf(ids: readonly string[]): Promise<Record<string, Appearance>> {
+  const found = await summariesOf([...new Set(ids)]);
+  return Object.fromEntries(
+    found.flatMap((each) => (each?.summary?.look ? [[each.id, each.summary.look] as const] : []))
+  );
 }
 
 /** Summaries of some items, in their order; undefined for one that is not made yet. */

@@ -6,13 +6,22 @@ import type { Demand, ShoppingRow } from '$lib/core/preparing/cutting';
 import type { PaperName } from '$lib/core/preparing/templates';
 import type { FontFiles } from './pdfFonts';
 import { wrapped } from './pdfText';
+import type { Appearance } from '$lib/core/making/appearance';
+import { drawPicture } from './pdfPicture';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import { POINTS_PER_MM } from './templatesPdf';
+
+/** How items look, by item. */
+export type Looks = Readonly<Record<string, Appearance>>;
+
+/** Height of a row with a picture, mm. */
+const ROW_MM = 19;
 
 /** A quote as the customer gets it: what, how many, the price of each and of all. Costs stay in the workroom. */
 export async function quotePdf(
   order: Order,
   quote: Quote,
+  looks: Looks,
   paper: PaperName,
   fonts: FontFiles
 ): Promise<Uint8Array> {
@@ -36,14 +45,17 @@ export async function quotePdf(
   ] as const)
     writer.at(x, writer.y + 3, words, { size: 10, colour: SOFT, ...(toRight && { right: true }) });
   writer.y += 5;
-  for (const { name, pieces, price, revenue } of quote.lines) {
-    writer.ensure(12);
+  for (const { lineId, name, pieces, price, revenue } of quote.lines) {
+    writer.ensure(ROW_MM);
     writer.rule(0.2);
-    writer.at(MARGIN_MM, writer.y + 7, name.slice(0, 48), { size: 12 });
-    writer.at(right - 70, writer.y + 7, String(pieces), { size: 12, right: true });
-    writer.at(right - 35, writer.y + 7, money(price), { size: 12, right: true });
-    writer.at(right, writer.y + 7, money(revenue), { size: 12, right: true });
-    writer.y += 11;
+    const look = looks[order.lines.find(({ id }) => id === lineId)?.itemId ?? ''];
+    if (look) drawPicture(writer, look, { x: MARGIN_MM, y: writer.y + 1.5, width: 22, height: ROW_MM - 3 });
+    const middle = writer.y + ROW_MM / 2 + 1.5;
+    writer.at(MARGIN_MM + 27, middle, name.slice(0, 40), { size: 12 });
+    writer.at(right - 70, middle, String(pieces), { size: 12, right: true });
+    writer.at(right - 35, middle, money(price), { size: 12, right: true });
+    writer.at(right, middle, money(revenue), { size: 12, right: true });
+    writer.y += ROW_MM;
   }
   writer.rule(0.5);
   writer.at(right, writer.y + 8, money(quote.total.revenue), { size: 15, font: 'bold', right: true });
@@ -67,12 +79,13 @@ export interface JobSheet {
   threads: readonly ThreadRow[];
   bobbins: readonly BobbinRow[];
   shopping: readonly ShoppingRow[];
+  looks: Looks;
   unit: LengthUnit;
 }
 
 /** The job sheet of an order: its hoopings in order with boxes to tick, then what to cut, thread, wind and buy. */
 export async function jobSheetPdf(
-  { order, plan, from, hoops, demands, threads, bobbins, shopping, unit }: JobSheet,
+  { order, plan, from, hoops, demands, threads, bobbins, shopping, looks, unit }: JobSheet,
   paper: PaperName,
   fonts: FontFiles
 ): Promise<Uint8Array> {
@@ -84,6 +97,15 @@ export async function jobSheetPdf(
     `From ${wallTimeAt(from, plan.start).replace('T', ', ')}; done ${sayTime(from, plan.finish)}${order.due ? `; due ${order.due.replace('T', ', ')}` : ''}`,
     { size: 11, lead: 7 }
   );
+  const pictures = [...new Set(order.lines.map(({ itemId }) => itemId))].flatMap((id) => looks[id] ?? []);
+  if (pictures.length > 0) {
+    pictures
+      .slice(0, 6)
+      .forEach((look, at) =>
+        drawPicture(writer, look, { x: MARGIN_MM + at * 31, y: writer.y + 2, width: 28, height: 22 })
+      );
+    writer.y += 26;
+  }
   heading('Hoopings');
   for (const each of plan.hoopings.toSorted((a, b) => a.from - b.from)) {
     const [first, last] = [each.numbers[0], each.numbers.at(-1)];

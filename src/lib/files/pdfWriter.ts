@@ -20,6 +20,12 @@ interface Style {
   colour?: ReturnType<typeof rgb>;
 }
 
+/** A colour as #rrggbb for the page. */
+function inkOf(colour: string): ReturnType<typeof rgb> {
+  const part = (from: number): number => Number.parseInt(colour.slice(from, from + 2), 16) / 255;
+  return rgb(part(1), part(3), part(5));
+}
+
 /** Writes down a page in millimetres from its top left, and turns to the next when it is full. */
 export class Writer {
   y = MARGIN_MM;
@@ -96,15 +102,32 @@ export class Writer {
     });
   }
 
+  /** A shape in its own millimetres, scaled and laid with its origin at a place. */
+  shape(
+    path: string,
+    x: number,
+    y: number,
+    scale: number,
+    { fill, stroke, width }: { fill?: string; stroke: string; width: number }
+  ): void {
+    this.#page.drawSvgPath(path, {
+      x: x * POINTS_PER_MM,
+      y: this.#up(y),
+      scale: scale * POINTS_PER_MM,
+      ...(fill !== undefined && { color: inkOf(fill) }),
+      borderColor: inkOf(stroke),
+      borderWidth: width * scale * POINTS_PER_MM
+    });
+  }
+
   /** A thread’s colour with an ink edge, so that white and black both read. */
   swatch(x: number, y: number, colour: string): void {
-    const part = (from: number): number => Number.parseInt(colour.slice(from, from + 2), 16) / 255;
     this.#page.drawRectangle({
       x: x * POINTS_PER_MM,
       y: this.#up(y + 5),
       width: 10 * POINTS_PER_MM,
       height: 5 * POINTS_PER_MM,
-      color: rgb(part(1), part(3), part(5)),
+      color: inkOf(colour),
       borderColor: INK,
       borderWidth: 0.3 * POINTS_PER_MM
     });

@@ -1,10 +1,18 @@
 import { formatDuration, formatSize, formatThread } from '$lib/core/base/units';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { PaperName } from '$lib/core/preparing/templates';
+import type { Appearance } from '$lib/core/making/appearance';
+import { drawPicture } from './pdfPicture';
 import { MARGIN_MM, SOFT, Writer } from './pdfWriter';
 import type { FontFiles } from './pdfFonts';
 import { wrapped } from './pdfText';
 import { POINTS_PER_MM } from './templatesPdf';
+
+/** What stands beside the steps of a sheet: how the item ends, and why a step is so, by step of the item. */
+export interface BesideSheet {
+  look?: Appearance;
+  reasons?: Readonly<Record<string, string>>;
+}
 
 /** Edges of the columns, mm from the left of the paper. */
 const COLUMN = { box: 12, step: 20, stop: 38, words: 56 } as const;
@@ -13,12 +21,20 @@ const COLUMN = { box: 12, step: 20, stop: 38, words: 56 } as const;
  * The merged sheet for paper beside the machine: a box to tick, the step’s number, the machine’s number, what to do, the
  * thread and the time; then what to cut and the spools in the order they are put on.
  *
+ * @param beside its picture, and reasons of its steps where they are wanted
  * @returns the PDF file
  */
-export async function sheetPdf(plan: Plan, paper: PaperName, fonts: FontFiles): Promise<Uint8Array> {
+export async function sheetPdf(
+  plan: Plan,
+  paper: PaperName,
+  { look, reasons = {} }: BesideSheet,
+  fonts: FontFiles
+): Promise<Uint8Array> {
   const writer = await Writer.begin(plan.itemName, paper, fonts);
+  if (look)
+    drawPicture(writer, look, { x: writer.width - MARGIN_MM - 40, y: MARGIN_MM - 2, width: 40, height: 24 });
   heading(writer, plan);
-  for (const step of plan.steps) stepRow(writer, step);
+  for (const step of plan.steps) stepRow(writer, step, reasons[step.itemStepId ?? ''] ?? '');
   lists(writer, plan);
   writer.numberPages(plan.itemName);
   return writer.pdf.save();
@@ -45,15 +61,16 @@ function heading(writer: Writer, plan: Plan): void {
   writer.rule(0.8);
 }
 
-function stepRow(writer: Writer, step: PlanStep): void {
+function stepRow(writer: Writer, step: PlanStep, reason: string): void {
   const { fonts } = writer;
   const wide = writer.width - MARGIN_MM - COLUMN.words - 22;
   const title = wrapped(step.title, fonts.bold, 13, wide * POINTS_PER_MM);
   const detail = step.detail === '' ? [] : wrapped(step.detail, fonts.plain, 10.5, wide * POINTS_PER_MM);
   const note = step.note === '' ? [] : wrapped(step.note, fonts.italic, 10, wide * POINTS_PER_MM);
+  const why = reason === '' ? [] : wrapped(reason, fonts.italic, 9.5, wide * POINTS_PER_MM);
   const caution =
     step.caution && step.kind === 'hand' ? wrapped(step.caution, fonts.bold, 9, wide * POINTS_PER_MM) : [];
-  const height = 4 + title.length * 5.5 + (detail.length + note.length + caution.length) * 4.6;
+  const height = 4 + title.length * 5.5 + (detail.length + why.length + note.length + caution.length) * 4.6;
   writer.ensure(Math.max(11, height));
   const top = writer.y;
   writer.square(COLUMN.box, top + 2.5, 5);
@@ -74,6 +91,7 @@ function stepRow(writer: Writer, step: PlanStep): void {
   const lines: [string[], keyof Writer['fonts'], number, number][] = [
     [title, 'bold', 13, 5.5],
     [detail, 'plain', 10.5, 4.6],
+    [why, 'italic', 9.5, 4.6],
     [note, 'italic', 10, 4.6],
     [caution, 'bold', 9, 4.6]
   ];

@@ -4,15 +4,19 @@ import type { Quote } from '$lib/core/ordering/quote';
 import type { ShoppingRow } from '$lib/core/preparing/cutting';
 import type { PaperName, TemplatePage } from '$lib/core/preparing/templates';
 import type { NeedleSheet } from '$lib/core/preparing/threads';
-import type { JobSheet } from '$lib/files';
+import type { BesideSheet, JobSheet, Looks } from '$lib/files';
 import { inWorker, type WorkerResult } from './inWorker';
 
 /** The most that writing a PDF may take, s. */
 const SECONDS = 30;
 
 /** The sheet of a plan as a PDF, written in a worker. */
-export function sheetPdfInWorker(plan: Plan, paper: PaperName): Promise<WorkerResult<Uint8Array>> {
-  return inWorker(SECONDS, (files) => files.sheetPdf(plan, paper));
+export function sheetPdfInWorker(
+  plan: Plan,
+  paper: PaperName,
+  beside: BesideSheet = {}
+): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.sheetPdf(plan, paper, beside));
 }
 
 /** The run sheet for the needles as a PDF, written in a worker. */
@@ -34,8 +38,12 @@ export function shoppingPdfInWorker(title: string, rows: ShoppingRow[]): Promise
 }
 
 /** A quote as a PDF, written in a worker. */
-export function quotePdfInWorker(order: Order, quote: Quote): Promise<WorkerResult<Uint8Array>> {
-  return inWorker(SECONDS, (files) => files.quotePdf(order, quote, 'A4'));
+export function quotePdfInWorker(
+  order: Order,
+  quote: Quote,
+  looks: Looks
+): Promise<WorkerResult<Uint8Array>> {
+  return inWorker(SECONDS, (files) => files.quotePdf(order, quote, looks, 'A4'));
 }
 
 /** The job sheet of an order as a PDF, written in a worker. */

@@ -3,6 +3,7 @@
   import type { RunHead } from '$lib/core/documents/run';
   import type { RunSummary } from '$lib/core/running/runs';
   import { markRun } from '$lib/data';
+  import KeptPictures from '../KeptPictures.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { format } from 'date-fns';
 
@@ -31,8 +32,12 @@
     <li class="flex items-center gap-4 border-b border-rule hover:bg-sheet">
       <a
         href="/log/{run.id}"
-        class="grid min-w-0 flex-1 grid-cols-[17rem_minmax(0,1fr)_20rem] items-center gap-6 py-3 max-[900px]:grid-cols-1 max-[900px]:gap-2"
+        class="grid min-w-0 flex-1 grid-cols-[4rem_15rem_minmax(0,1fr)_20rem] items-center gap-6 py-3 max-[900px]:grid-cols-1 max-[900px]:gap-2"
       >
+        {#if run.itemId}<KeptPictures
+            items={[{ id: run.itemId, name: run.itemName }]}
+            size="4rem"
+          />{:else}<span></span>{/if}
         <span>
           <span class="head text-lg">{run.itemName}</span><br />
           <span class="text-sm text-soft"

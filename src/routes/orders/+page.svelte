@@ -13,6 +13,7 @@
   } from '$lib/data';
   import UndoBar from '../UndoBar.svelte';
   import { keepEdit } from '../undo';
+  import KeptPictures from '../KeptPictures.svelte';
   import OpenFile from '$lib/ui/OpenFile.svelte';
   import { Archive, ArchiveRestore } from '@lucide/svelte';
   import { format, parseISO } from 'date-fns';
@@ -87,8 +88,9 @@
       0
     )}
     <li
-      class="relative grid grid-cols-[minmax(0,1fr)_14rem_14rem_auto] items-center gap-4 border-b border-rule py-3 max-[900px]:grid-cols-1"
+      class="relative grid grid-cols-[15rem_minmax(0,1fr)_11rem_13rem_auto] items-center gap-4 border-b border-rule py-3 max-[900px]:grid-cols-1"
     >
+      <KeptPictures items={order.lines.map(({ itemId }) => ({ id: itemId, name: order.name }))} />
       <div>
         <h2 class="text-xl">
           <a href="/orders/{order.id}" class="after:absolute after:inset-0">{order.name}</a>

@@ -6,7 +6,9 @@
   import { answerFinding, type Item, moveStep, removeStep, takeBackAnswer } from '$lib/core/documents/item';
   import type { Setup, Shop } from '$lib/core/documents/shop';
   import { runChecks } from '$lib/core/making/checks';
+  import type { Appearance } from '$lib/core/making/appearance';
   import { planAndTrace } from '$lib/core/making/plan';
+  import { looksOf } from '$lib/data';
   import ItemHeader from '$lib/ui/ItemHeader.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
@@ -110,12 +112,16 @@
     return `Usually ${span(hands)} of hands and ${span(needle)} of needle, by ${rests}`;
   });
 
+  async function looked(): Promise<{ look?: Appearance }> {
+    const look = (await looksOf([item.id]))[item.id];
+    return look ? { look } : {};
+  }
   let printing = $state(false);
   async function print(): Promise<void> {
     printing = true;
     await savePdf(
       fileName(`${planned.itemName} sheet`, 'pdf'),
-      sheetPdfInWorker($state.snapshot(planned), 'A4')
+      sheetPdfInWorker($state.snapshot(planned), 'A4', await looked())
     );
     printing = false;
   }

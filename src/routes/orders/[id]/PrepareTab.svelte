@@ -6,7 +6,7 @@
   import type { BatchPlan } from '$lib/core/ordering/day';
   import { endWords, orderCutInput, orderHoops, orderThreads, orderWants } from '$lib/core/ordering/quote';
   import { shoppingList } from '$lib/core/preparing/cutting';
-  import { listStash, live, type OrderTable } from '$lib/data';
+  import { listStash, live, looksOf, type OrderTable } from '$lib/data';
   import { shoppingCsv, threadsCsv } from '$lib/files';
   import { download, fileName } from '$lib/ui/files';
   import Swatch from '$lib/ui/Swatch.svelte';
@@ -51,6 +51,7 @@
         threads: made.threads,
         bobbins: made.bobbins,
         shopping: rows,
+        looks: await looksOf(order.lines.map(({ itemId }) => itemId)),
         unit
       })
     );

@@ -3,7 +3,7 @@
   import type { Order, Rates } from '$lib/core/documents/order';
   import { type BatchPlan, NOTHING_DONE } from '$lib/core/ordering/day';
   import { orderCutInput, orderWants, priceByQuantity, quoteOf } from '$lib/core/ordering/quote';
-  import { listStash, live, type OrderTable } from '$lib/data';
+  import { listStash, live, looksOf, type OrderTable } from '$lib/data';
   import { quoteCsv } from '$lib/files';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { download, fileName } from '$lib/ui/files';
@@ -66,7 +66,11 @@
     if (!quote) return;
     await savePdf(
       fileName(`${order.name} quote`, 'pdf'),
-      quotePdfInWorker($state.snapshot(order), $state.snapshot(quote))
+      quotePdfInWorker(
+        $state.snapshot(order),
+        $state.snapshot(quote),
+        await looksOf(order.lines.map(({ itemId }) => itemId))
+      )
     );
   }
 </script>

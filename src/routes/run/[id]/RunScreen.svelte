@@ -24,6 +24,7 @@
   import FaultDialog from './FaultDialog.svelte';
   import LeaveDialog from './LeaveDialog.svelte';
   import RunBody from './RunBody.svelte';
+  import './screen.css';
   import { nextView, type View } from './views';
   import RunHeader from './RunHeader.svelte';
   import MoreDialog from './MoreDialog.svelte';
@@ -209,7 +210,7 @@
   $effect(keepAwake);
 </script>
 
-<main class="screen">
+<main class="run-screen">
   <RunHeader {head} {run} {followed} ongo={going ? go : null} onleave={leave} />
   <div class="ribbon">
     <Ribbon
@@ -302,30 +303,3 @@
     onevent({ type: 'stop-early', ...at });
   }}
 />
-
-<style>
-  .screen {
-    display: grid;
-    grid-template-rows: auto auto minmax(0, 1fr) auto;
-    gap: 0.75rem;
-    height: 100dvh;
-    padding: 1rem 2rem 1.25rem;
-    background: var(--sheet);
-  }
-  @media (orientation: portrait) {
-    .screen {
-      padding: 1.5rem 2.25rem;
-      gap: 1.25rem;
-    }
-  }
-  @media (max-width: 560px) {
-    .screen {
-      grid-template-rows: auto auto auto auto;
-      align-content: start;
-      height: auto;
-      min-height: 100dvh;
-      padding: 0.75rem 1rem 0;
-      gap: 0.75rem;
-    }
-  }
-</style>

@@ -1,1 +1,2 @@
+export { reasonsOf } from './reasons';
 export { whyOf } from './why';

@@ -46,7 +46,7 @@ export function suggestColourways(
         const best = clothsLike(other.material, entries).sort(
           (a, b) => against(b.colour, cloth.colour) - against(a.colour, cloth.colour)
         )[0];
-        if (best && against(best.colour, cloth.colour) > against(other.material.colour, cloth.colour))
+        if (best && against(other.material.colour, cloth.colour) < RANK.soft)
           chosen[other.id] = best;
       }
       const colourOf = (id: string): string | undefined =>

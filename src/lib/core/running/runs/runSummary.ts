@@ -6,6 +6,7 @@ import { foldRun } from './fold';
 /** What the log’s list shows of a run that is over. */
 export interface RunSummary {
   id: string;
+  itemId?: string;
   itemName: string;
   machine: string;
   startedAt: string;
@@ -19,11 +20,11 @@ export interface RunSummary {
 
 /** Keeps of a finished run what a list shows; null while it is still on. */
 export function runSummary(run: Run): RunSummary | null {
-  const { id, itemName, startedAt, finishedAt, leftOut, plan, events } = run;
+  const { id, itemId, itemName, startedAt, finishedAt, leftOut, plan, events } = run;
   if (finishedAt === null) return null;
   const { predicted, actual, steps } = compareRun(plan, events);
   return {
-    ...{ id, itemName, startedAt, finishedAt, leftOut: leftOut === true, machine: plan.machine.name },
+    ...{ id, itemId, itemName, startedAt, finishedAt, leftOut: leftOut === true, machine: plan.machine.name },
     faults: foldRun(plan.steps, events).faults.length,
     predicted,
     actual,

@@ -4,7 +4,9 @@
   import { page } from '$app/state';
   import { forVariant } from '$lib/core/documents/item';
   import { defaultSetup } from '$lib/core/documents/shop';
-  import { plan } from '$lib/core/making/plan';
+  import { appearance } from '$lib/core/making/appearance';
+  import { planAndTrace } from '$lib/core/making/plan';
+  import { reasonsOf } from '$lib/core/making/why';
   import {
     hoopTemplate,
     type PaperName,
@@ -24,7 +26,10 @@
   const bench = live(() => page.params.id ?? '', itemOnBench);
   const found = $derived(bench.value?.item ? bench.value : undefined);
   const setup = $derived(found && (found.setup ?? defaultSetup(found.item, found.shop)));
-  const planned = $derived(found && setup && plan(found.item, setup, found.shop));
+  const made = $derived(found && setup && planAndTrace(found.item, setup, found.shop));
+  const planned = $derived(made?.plan);
+  /** Whether the sheet on paper says why its steps are so. */
+  let withReasons = $state(false);
   const item = $derived(found && setup && forVariant(found.item, setup.variantId));
 
   let paper = $state<PaperName>('A4');
@@ -60,10 +65,19 @@
     busy = what;
     const made =
       what === 'sheet'
-        ? sheetPdfInWorker($state.snapshot(planned), paper)
+        ? sheetPdfInWorker($state.snapshot(planned), paper, beside())
         : templatesPdfInWorker($state.snapshot(pages), planned.itemName);
     await savePdf(fileName(`${planned.itemName} ${what}`, 'pdf'), made, 'Try fewer templates at once.');
     busy = '';
+  }
+
+  function beside(): Parameters<typeof sheetPdfInWorker>[2] {
+    const state = made?.trace.at(-1)?.state;
+    if (!made || !state) return {};
+    return {
+      look: appearance(state, made.item),
+      ...(withReasons && { reasons: reasonsOf(made.item, made.trace) })
+    };
   }
 
   const known = $derived(item ? stitchListOf(item) : []);
@@ -145,6 +159,10 @@
           {/each}
         </fieldset>
       {/each}
+      <label class="flex min-h-11 cursor-pointer items-center gap-3"
+        ><input type="checkbox" class="size-5" bind:checked={withReasons} />The sheet says why its steps are
+        so</label
+      >
       <p class="text-soft">
         Print at 100 %, not fitted to the page. Measure a square before you cut: every page has one of 50 mm
         and one of 2 in.
