@@ -5,6 +5,7 @@
   import { followSummaries } from '$lib/workers';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
+  import TourBar from './TourBar.svelte';
   import { onUndoKey } from './undo';
   import { toast, Toaster } from 'svelte-sonner';
   import { onMount, type Snippet } from 'svelte';
@@ -53,6 +54,7 @@
       {@render children()}
     </main>
   </div>
+  <TourBar />
   <Palette items={items.value ?? []} bind:open={finding} />
 {/if}
-<Toaster position="bottom-right" />
+<Toaster position="bottom-right" closeButton duration={12_000} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tour } from './tour.svelte';
   import { goto } from '$app/navigation';
   import { formatMinutes } from '$lib/core/base/units';
   import { foldRun, timesFrom } from '$lib/core/running/runs';
@@ -77,6 +78,11 @@
       .catch(() => undefined);
   });
 
+  async function showRound(): Promise<void> {
+    await bringDemo();
+    const first = tour.go(0);
+    if (first) await goto(first.path);
+  }
   async function bringDemo(): Promise<void> {
     try {
       await bringInDemo();
@@ -100,6 +106,9 @@
     </p>
     <div class="mt-6 flex flex-wrap gap-3">
       <a href="/items/new" class="button button-main">New item from a chart</a>
+      <button type="button" class="button" onclick={() => void showRound()}
+        >Show me round, with the demo stall</button
+      >
       <button type="button" class="button" onclick={bringDemo}>Look at the demo stall first</button>
     </div>
     {#if example}

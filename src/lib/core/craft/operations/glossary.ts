@@ -39,7 +39,32 @@ export const GLOSSARY: readonly GlossaryWord[] = [
   {
     word: 'protected stop',
     meaning: 'A stop in which the bobbin must not run out, since the join would be seen.'
-  }
+  },
+  {
+    word: 'piece',
+    meaning: 'What is cut from a material for one place in the item: the front, a lining, a loop.'
+  },
+  { word: 'copy', meaning: 'One of several items made alike, in one hooping or one after another.' },
+  { word: 'edge', meaning: 'Where the finished item ends, and the stitching that goes round it there.' },
+  { word: 'outline', meaning: 'The line along which the edge of the item runs, whatever is stitched on it.' },
+  {
+    word: 'hands',
+    meaning: 'Time in which you do something: lay, trim, thread. It is counted apart from the needle.'
+  },
+  { word: 'needle', meaning: 'Time in which the machine stitches and, with luck, you may leave it.' },
+  { word: 'waiting', meaning: 'Time in which nothing may be touched: soaking, drying, glue that sets.' },
+  { word: 'ribbon', meaning: 'The whole item as a line, true to time: needle above, hands below.' },
+  { word: 'colourway', meaning: 'One set of cloths and threads for an item.' },
+  { word: 'variant', meaning: 'The same item in another size, cloth or edge, from the same sheet.' },
+  {
+    word: 'block',
+    meaning: 'Work that belongs together, as laying a back and sewing it on; items are built of blocks.'
+  },
+  { word: 'bobbin', meaning: 'The small spool below. Its thread is seen behind, and at a satin edge.' },
+  { word: 'spool', meaning: 'The thread above, that goes through the needle.' },
+  { word: 'spoilage', meaning: 'Pieces that come out bad. So many more are stitched that enough are right.' },
+  { word: 'set aside', meaning: 'A step that is left for later in a run; it waits and is asked for again.' },
+  { word: 'put away', meaning: 'An item or order that is off the list but not gone; it can be brought back.' }
 ];
 
 /**

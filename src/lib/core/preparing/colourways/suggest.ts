@@ -46,8 +46,7 @@ export function suggestColourways(
         const best = clothsLike(other.material, entries).sort(
           (a, b) => against(b.colour, cloth.colour) - against(a.colour, cloth.colour)
         )[0];
-        if (best && against(other.material.colour, cloth.colour) < RANK.soft)
-          chosen[other.id] = best;
+        if (best && against(other.material.colour, cloth.colour) < RANK.soft) chosen[other.id] = best;
       }
       const colourOf = (id: string): string | undefined =>
         chosen[id]?.colour ?? cloths.find((each) => each.id === id)?.material.colour;
