@@ -68,7 +68,14 @@ export const wings = {
     colourways: ['stash', 'threads']
   },
   running: { standIn: [], runs: ['standIn'], learning: ['runs'] },
-  ordering: { copies: [], hoopings: ['copies'], day: ['copies', 'hoopings'], quote: ['hoopings', 'day'] }
+  ordering: {
+    copies: [],
+    hoopings: ['copies'],
+    day: ['copies', 'hoopings'],
+    quote: ['hoopings', 'day'],
+    promise: ['day'],
+    week: ['day', 'promise']
+  }
 };
 
 /** Packages the core may use: pure computation, no page, no storage, no network. */

@@ -1,7 +1,7 @@
 import type { Placement } from '$lib/core/documents/order';
 import type { Way } from '$lib/core/documents/run';
 import type { HoopFinding } from '$lib/core/ordering/copies';
-import type { WayCost } from '$lib/core/ordering/hoopings';
+import type { Composition, WayCost } from '$lib/core/ordering/hoopings';
 import type { Area, CopyOutline } from '$lib/core/solvers/nesting';
 import type { ScheduleTask, Span } from '$lib/core/solvers/schedule';
 import type { HoopOption } from './hoopChoice';
@@ -85,7 +85,7 @@ export interface BatchPlan {
   setUps: number;
   bobbins: number;
   spools: number;
-  composition: 'full' | 'even' | 'shared';
+  composition: Composition;
   problems: string[];
 }
 

@@ -5,12 +5,16 @@ import {
   type ComposedHooping,
   type Composition,
   COMPOSITIONS,
+  inRounds,
   LineContext,
+  mostRounds,
+  type Rounds,
   type StationOf,
   stationsOf
 } from '$lib/core/ordering/hoopings';
 import {
   decode,
+  type Decisions,
   type Problem,
   type ScheduleJob,
   type ScheduleSearchOptions,
@@ -38,6 +42,8 @@ export interface BatchOptions {
 
 /** A spool of thread where nobody has said what is on it, m. */
 const SPOOL_M = 1000;
+/** Numbers of full rounds tried on each machine. */
+const MOST_ROUNDS = 5;
 /** Schedules worked out to compare the ways of sharing copies out. */
 const QUICK_ROUNDS = 160;
 
@@ -49,6 +55,18 @@ const QUICK_ROUNDS = 160;
  * planBatch({ order, items, shop }).finish // 65520: 18:12 on the first day
  */
 export function planBatch(input: BatchInput, options: BatchOptions = {}): BatchPlan {
+  return planned(input, options).plan;
+}
+
+/** A plan with the problem it solves and the decisions it rests on, so that they can be tried with other times. */
+export interface Planned {
+  plan: BatchPlan;
+  problem: Problem;
+  decisions: Decisions;
+}
+
+/** The same, with what lies behind it. */
+export function planned(input: BatchInput, options: BatchOptions = {}): Planned {
   const { order, items, shop, progress = NOTHING_DONE } = input;
   const stations = stationsOf(shop, order.machineIds);
   const problems: string[] = [];
@@ -66,11 +84,10 @@ export function planBatch(input: BatchInput, options: BatchOptions = {}): BatchP
     problems.push(made);
     return [];
   });
-  const compositions = COMPOSITIONS.filter((how) => how !== 'shared' || stations.length > 1);
   let best: Candidate | undefined;
   const seen = new Set<string>();
-  for (const composition of compositions) {
-    const hoopings = lines.flatMap((line) => hoopingsOf(composition, line, shop, stations));
+  for (const { composition, rounds } of waysToShare(lines, shop, stations)) {
+    const hoopings = lines.flatMap((line) => hoopingsOf(composition, line, shop, stations, rounds));
     const key = JSON.stringify(hoopings);
     if (seen.has(key) || (best && options.stop?.())) continue;
     seen.add(key);
@@ -103,7 +120,40 @@ export function planBatch(input: BatchInput, options: BatchOptions = {}): BatchP
   });
   const last = worth(found.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found } : chosen;
   const plan = describe(last, lines, stations, input, problems);
-  return { ...plan, shared: sharedHoops(lines, plan.hoopings, stations, input) };
+  return {
+    plan: { ...plan, shared: sharedHoops(lines, plan.hoopings, stations, input) },
+    problem: last.problem,
+    decisions: last.found.decisions
+  };
+}
+
+/** Ways to share the copies out over the machines; what one machine would leave idle is tried on every other. */
+function waysToShare(
+  lines: readonly LinePlan[],
+  shop: Shop,
+  stations: readonly StationOf[]
+): { composition: Composition; rounds?: Rounds }[] {
+  const several = stations.length > 1;
+  const plain = COMPOSITIONS.filter((how) => how !== 'rounds' && (how !== 'shared' || several));
+  const most = (station: number): number =>
+    Math.max(
+      0,
+      ...lines.map(({ context, hoop, copies, gone }) =>
+        mostRounds(
+          { context, stage: 0, hoop, hoops: shop.hoops, stations, copies: copies - (gone[0] ?? 0) },
+          station
+        )
+      )
+    );
+  const rounds = several
+    ? stations.flatMap((_, station) =>
+        Array.from({ length: Math.min(MOST_ROUNDS, most(station)) }, (__, at) => ({
+          composition: 'rounds' as const,
+          rounds: { station, count: most(station) - at }
+        }))
+      )
+    : [];
+  return [...plain.map((composition) => ({ composition })), ...rounds];
 }
 
 function linePlan(
@@ -140,10 +190,14 @@ function hoopingsOf(
   composition: Composition,
   { context, hoop, copies, gone }: LinePlan,
   { hoops }: Shop,
-  stations: readonly StationOf[]
+  stations: readonly StationOf[],
+  rounds?: Rounds
 ): ComposedHooping[] {
   return gone.flatMap((begun, stage) => {
     const input = { context, stage, hoop, hoops, stations };
+    const own = rounds ? inRounds({ ...input, copies: Math.max(0, copies - begun) }, rounds) : [];
+    if (own.length > 0) return own;
+    if (composition === 'rounds') composition = 'full';
     return context.line.repeats
       ? withoutFirst(compose(composition, { ...input, copies }), begun)
       : compose(composition, { ...input, copies: Math.max(0, copies - begun) });

@@ -14,8 +14,14 @@ export interface ComposedHooping {
 }
 
 /** How copies are shared out over hoopings. */
-export const COMPOSITIONS = ['full', 'even', 'shared'] as const;
+export const COMPOSITIONS = ['full', 'even', 'shared', 'rounds'] as const;
 export type Composition = (typeof COMPOSITIONS)[number];
+
+/** Full rounds of one machine, by its place among the machines; what is left goes to the others. */
+export interface Rounds {
+  station: number;
+  count: number;
+}
 
 export interface ComposeInput {
   context: LineContext;
@@ -44,6 +50,36 @@ export function compose(how: Composition, input: ComposeInput): ComposedHooping[
   if (how === 'shared' && usable.length > 1) return shared(input, usable);
   if (how === 'full') return full(input, room);
   return split(copies, room).map((each) => hooping(input, each));
+}
+
+/**
+ * So many full rounds on one machine, what is left on the others, in hoopings about equally full: a machine that would stand
+ * idle is tried with every part it can take.
+ *
+ * @returns none where the machine cannot fill so many, or nothing is left for another
+ *
+ * @example
+ * inRounds(25 copies, { station: 0, count: 1 }).map(({ copies }) => copies) // [18, 4, 3], three heads and one, six to a hoop
+ */
+export function inRounds(input: ComposeInput, { station, count }: Rounds): ComposedHooping[] {
+  const { copies, stations, context } = input;
+  if (copies <= 0 || context.line.repeats) return [];
+  const usable = usableStations(input);
+  const own = usable.find((each) => each.station === stations[station]);
+  const others = usable.filter((each) => each !== own);
+  if (!own || others.length === 0) return [];
+  const rest = copies - count * own.room;
+  if (count < 1 || rest <= 0) return [];
+  return [
+    ...Array.from({ length: count }, () => hooping(input, own.room)),
+    ...split(rest, Math.max(...others.map(({ room }) => room))).map((each) => hooping(input, each))
+  ];
+}
+
+/** The most full rounds a machine could take of some copies, leaving work for another. */
+export function mostRounds(input: ComposeInput, station: number): number {
+  const own = usableStations(input).find((each) => each.station === input.stations[station]);
+  return own ? Math.floor((input.copies - 1) / own.room) : 0;
 }
 
 interface Usable {

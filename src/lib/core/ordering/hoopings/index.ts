@@ -1,4 +1,13 @@
-export { compose, type ComposedHooping, type Composition, COMPOSITIONS, shareOver } from './compose';
+export {
+  compose,
+  type ComposedHooping,
+  type Composition,
+  COMPOSITIONS,
+  inRounds,
+  mostRounds,
+  type Rounds,
+  shareOver
+} from './compose';
 export { copiesPerHead } from './hoopingSteps';
 export { LineContext, type StationOf, stationsOf } from './lineContext';
 export type { WayCost } from './ways';

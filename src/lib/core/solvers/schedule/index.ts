@@ -1,5 +1,5 @@
 export { type Calendar, DAY_S, type Span } from './calendar';
-export { decode } from './decode';
+export { decode, type Decisions } from './decode';
 export { oneByOne } from './oneByOne';
 export { AWAY_S, presenceOf } from './presence';
 export type { JobTimes, Problem, ScheduleJob, ScheduleTask, Station } from './problem';

@@ -1,0 +1,2 @@
+export { type Promised, promiseOf } from './promise';
+export { type Spread, spreadOf } from './spread';
