@@ -24,6 +24,7 @@ export {
   importOrder,
   newOrder,
   ordersWithProgress,
+  weekTable,
   type OrderTable,
   orderTable,
   prepareHooping

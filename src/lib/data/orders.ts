@@ -1,3 +1,4 @@
+import type { WeekInput } from '$lib/core/ordering/week';
 import { type DocumentError, readDocument } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
 import { DEFAULT_BENCH, DEFAULT_RATES, newLine, type Order, ORDER_VERSION } from '$lib/core/documents/order';
@@ -92,6 +93,41 @@ export async function ordersWithProgress(): Promise<{ order: Order; progress: Pr
   return Promise.all(
     orders.map(async (order) => ({ order, progress: progressOf(await runsOfOrder(order.id)) }))
   );
+}
+
+/** Everything the week is made of: what is open, its items, the shop, and runs that tell how far things stray. */
+export interface WeekTable {
+  input: WeekInput;
+  runs: Run[];
+}
+
+/** All orders that are not put away, from now on. */
+export async function weekTable(now: string): Promise<WeekTable> {
+  const [orders, shop, items, recent] = await Promise.all([
+    ordersWithProgress(),
+    getShop(),
+    listItems(),
+    recentRuns(THREAD_RUNS)
+  ]);
+  const open = orders.filter(({ order }) => order.putAwayAt === undefined && order.lines.length > 0);
+  const wanted = new Set(open.flatMap(({ order }) => order.lines.map(({ itemId }) => itemId)));
+  const setups = await Promise.all([...wanted].map(getSetup));
+  const [first] = open;
+  return {
+    runs: recent,
+    input: {
+      orders: open,
+      shop,
+      items: items
+        .filter(({ id }) => wanted.has(id))
+        .map((item) => ({ item, setup: setups.find((setup) => setup?.itemId === item.id) })),
+      room: {
+        from: now,
+        bench: first?.order.bench ?? DEFAULT_BENCH,
+        people: Math.max(1, ...open.map(({ order }) => order.people))
+      }
+    }
+  };
 }
 
 /** Everything an order’s page is made of. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { Command, Dialog } from 'bits-ui';
-  import { NAVIGATION } from './navigation';
+  import { PLACES } from './navigation';
 
   interface Props {
     items: readonly { id: string; name: string; away: boolean }[];
@@ -37,7 +37,7 @@
         <Command.Input class="field mb-2 w-full" placeholder="Go to a room or an item" />
         <Command.List class="max-h-80 overflow-y-auto">
           <Command.Empty class="p-3 text-soft">Nothing by that name.</Command.Empty>
-          {#each [...NAVIGATION, { href: '/items/new', name: 'New item' }] as { href, name } (href)}
+          {#each [...PLACES, { href: '/items/new', name: 'New item' }] as { href, name } (href)}
             <Command.Item
               value={name}
               onSelect={() => go(href)}

@@ -8,3 +8,10 @@ export const NAVIGATION = [
   { href: '/guide', name: 'Guide' },
   { href: '/shop', name: 'Shop' }
 ] as const;
+
+/** Every place one can go to by its name. */
+export const PLACES = [
+  ...NAVIGATION,
+  { href: '/week', name: 'Week' },
+  { href: '/guide/words', name: 'Words' }
+] as const;

@@ -1,3 +1,4 @@
+export { Promising, WeekPlanning } from './AskingOnce.svelte';
 export { BatchPlanning } from './BatchPlanning.svelte';
 export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';

@@ -64,6 +64,7 @@
 <div class="flex flex-wrap items-center gap-4">
   <h1 class="mr-auto text-3xl">{showAway ? 'Orders put away' : 'Orders'}</h1>
   <UndoBar />
+  <a class="button" href="/week">The week</a>
   <OpenFile kind="order" onopen={open} onrefused={(why) => (refused = why)} />
   <button type="button" class="button button-main" onclick={() => void add()}>New order</button>
 </div>

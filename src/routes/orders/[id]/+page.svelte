@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import type { Order } from '$lib/core/documents/order';
   import { type PlannedHooping, sayTime } from '$lib/core/ordering/day';
+  import { spreadOf } from '$lib/core/ordering/promise';
   import UndoBar from '../../UndoBar.svelte';
   import { keepEdit } from '../../undo';
   import { changeOrder, clientId, freshId, live, orderTable, prepareHooping } from '$lib/data';
@@ -17,6 +18,7 @@
   import DayTab from './DayTab.svelte';
   import HoopingsTab from './HoopingsTab.svelte';
   import PiecesTab from './PiecesTab.svelte';
+  import PromisePanel from './PromisePanel.svelte';
   import PrepareTab from './PrepareTab.svelte';
   import QuoteTab from './QuoteTab.svelte';
 
@@ -144,6 +146,11 @@
           name={order.name}
           onstitch={(hooping) => void stitch(hooping)}
         />
+        {#if plan.hoopings.length > 0}<PromisePanel
+            input={table.input}
+            spread={spreadOf(table.input.shop, table.runs, order.spoilage)}
+            {from}
+          />{/if}
       {/if}
     </Tabs.Content>
   </Tabs.Root>

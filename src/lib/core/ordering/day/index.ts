@@ -1,7 +1,7 @@
 export type { BatchPlan, PlannedHooping } from './batchPlan';
 export { placedKey } from './describe';
-export { planBatch, planned, type Planned } from './planBatch';
+export { doneByLine, planBatch, planned, type Planned } from './planBatch';
 export { type BatchInput } from './linePlan';
 export { copiesOf, NOTHING_DONE, type Progress, progressOf } from './progress';
 export { hoopingPlan } from './runPlan';
-export { sayTime, wallTimeAt, weekdayOf } from './wallTime';
+export { sayTime, secondsBetween, wallTimeAt, weekdayOf } from './wallTime';

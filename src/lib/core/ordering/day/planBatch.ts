@@ -18,8 +18,10 @@ import {
   type Problem,
   type ScheduleJob,
   type ScheduleSearchOptions,
+  type Schedule,
   searchSchedule,
   type Station,
+  URGENCIES,
   worth
 } from '$lib/core/solvers/schedule';
 import type { BatchPlan } from './batchPlan';
@@ -38,10 +40,20 @@ export interface BatchOptions {
   /** Called with each better plan. */
   onBetter?: (plan: BatchPlan) => void;
   stop?: () => boolean;
+  /** Which lines go first and what a schedule costs, where that is more than its end; each task’s line is told. */
+  prefer?: Preference;
+}
+
+/** Lines in their order, and the cost of a schedule from when each line is done, s. */
+export interface Preference {
+  rank: (lineId: string) => number;
+  cost: (doneAt: ReadonlyMap<string, number>, schedule: Schedule) => number;
 }
 
 /** A spool of thread where nobody has said what is on it, m. */
 const SPOOL_M = 1000;
+/** How much sooner hands take up a line that goes before another. */
+const EAGER = 0.4;
 /** Numbers of full rounds tried on each machine. */
 const MOST_ROUNDS = 5;
 /** Schedules worked out to compare the ways of sharing copies out. */
@@ -63,6 +75,8 @@ export interface Planned {
   plan: BatchPlan;
   problem: Problem;
   decisions: Decisions;
+  /** The line of each job. */
+  lineOf: string[];
 }
 
 /** The same, with what lies behind it. */
@@ -118,13 +132,58 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
       }
     })
   });
-  const last = worth(found.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found } : chosen;
+  const quickest = worth(found.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found } : chosen;
+  const last = options.prefer ? preferred(quickest, options.prefer) : quickest;
   const plan = describe(last, lines, stations, input, problems);
   return {
     plan: { ...plan, shared: sharedHoops(lines, plan.hoopings, stations, input) },
     problem: last.problem,
-    decisions: last.found.decisions
+    decisions: last.found.decisions,
+    lineOf: [...last.begun, ...last.hoopings].map(({ lineId }) => lineId)
   };
+}
+
+/** When each line is done, from the tasks of a schedule; what is washed together is waited for by all that is washed. */
+export function doneByLine(
+  { jobs }: Pick<Problem, 'jobs'>,
+  lineOf: readonly string[],
+  { tasks }: Pick<Schedule, 'tasks'>
+): Map<string, number> {
+  const washed = new Set(jobs.flatMap(({ wash }, at) => (wash === null ? [] : (lineOf[at] ?? []))));
+  const done = new Map<string, number>();
+  const until = (lineId: string, to: number): void => {
+    done.set(lineId, Math.max(done.get(lineId) ?? 0, to));
+  };
+  for (const { job, to, kind } of tasks) {
+    const lineId = job === null ? undefined : lineOf[job];
+    if (lineId !== undefined) until(lineId, to);
+    else if (kind === 'wash' || kind === 'wait') for (const each of washed) until(each, to);
+  }
+  return done;
+}
+
+/** The same queues with the lines that go first in front, where that costs less; hands wait more or less readily. */
+function preferred(candidate: Candidate, { rank, cost }: Preference): Candidate {
+  const { problem, found } = candidate;
+  const lineOf = [...candidate.begun, ...candidate.hoopings].map(({ lineId }) => lineId);
+  const { queues } = found.decisions;
+  const rankOf = (job: number): number => rank(lineOf[job] ?? '');
+  const sorted = queues.map((queue) => queue.toSorted((a, b) => rankOf(a) - rankOf(b)));
+  const bias = new Float64Array(problem.jobs.length * URGENCIES);
+  problem.jobs.forEach((_, job) => bias.fill(rankOf(job) * EAGER, job * URGENCIES, (job + 1) * URGENCIES));
+  const tried: Decisions[] = [
+    found.decisions,
+    ...[0, 0.3, 0.7].flatMap((patience) => [
+      { queues: sorted, patience },
+      { queues: sorted, patience, bias }
+    ])
+  ];
+  const costs = tried.map((decisions) => {
+    const schedule = decode(problem, decisions, true);
+    return { decisions, schedule, cost: cost(doneByLine(problem, lineOf, schedule), schedule) };
+  });
+  const [best] = costs.toSorted((a, b) => a.cost - b.cost);
+  return best ? { ...candidate, found: { ...found, ...best } } : candidate;
 }
 
 /** Ways to share the copies out over the machines; what one machine would leave idle is tried on every other. */

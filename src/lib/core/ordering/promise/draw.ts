@@ -25,7 +25,7 @@ export function drawFinishes(
   const random = seeded(seed);
   const again = oneMore(problem);
   const finishes = Array.from({ length: draws }, () => {
-    const { finish } = decode(drawn(problem, spread, random), decisions);
+    const { finish } = decode(drawnProblem(problem, spread, random), decisions);
     const bad = binomial(copies + spare, spread.spoilage, random);
     // A copy more is hooped, stitched and finished by itself once the rest is through.
     return finish + Math.max(0, bad - spare) * again * factor(spread.hands.all, random);
@@ -34,7 +34,7 @@ export function drawFinishes(
 }
 
 /** A problem with times as they may come. */
-function drawn(problem: Problem, spread: Spread, random: () => number): Problem {
+export function drawnProblem(problem: Problem, spread: Spread, random: () => number): Problem {
   const hands = factor(spread.hands.all, random);
   const machines = problem.stations.map(() => factor(spread.needle.all, random));
   const byHand = (seconds: number): number => seconds * hands * factor(spread.hands.task, random);

@@ -1,2 +1,3 @@
+export { drawnProblem } from './draw';
 export { type Promised, promiseOf } from './promise';
 export { type Spread, spreadOf } from './spread';

@@ -1,7 +1,7 @@
 export { type Calendar, DAY_S, type Span } from './calendar';
-export { decode, type Decisions } from './decode';
+export { decode, type Decisions, URGENCIES } from './decode';
 export { oneByOne } from './oneByOne';
 export { AWAY_S, presenceOf } from './presence';
-export type { JobTimes, Problem, ScheduleJob, ScheduleTask, Station } from './problem';
+export type { JobTimes, Problem, Schedule, ScheduleJob, ScheduleTask, Station } from './problem';
 export { type Found, type ScheduleSearchOptions, searchSchedule, worth } from './search';
 export { handSeconds, machineSeconds, type Segment, type TableWork, type WorkTimes } from './work';

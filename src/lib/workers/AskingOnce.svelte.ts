@@ -1,0 +1,47 @@
+import type { BatchInput } from '$lib/core/ordering/day';
+import type { Promised, Spread } from '$lib/core/ordering/promise';
+import type { WeekInput, WeekPlan } from '$lib/core/ordering/week';
+import { wrap } from 'comlink';
+import { batchWorker, type BatchWorker } from './batchWorker';
+import { type Course, Following } from './Following.svelte';
+
+/** What a worker of orders answers in one go; the last answer stays until the next is there. */
+abstract class AskingOnce<Input, Answer> extends Following<Input> {
+  answer = $state.raw<Answer | null>(null);
+
+  protected abstract ask(worker: ReturnType<typeof wrap<BatchWorker>>, input: Input): Promise<Answer | null>;
+
+  protected begin(input: Input, { wanted, end }: Course): () => void {
+    const worker = batchWorker();
+    worker.addEventListener('error', () => end(false));
+    this.ask(wrap<BatchWorker>(worker), input).then(
+      (answer) => {
+        if (wanted()) this.answer = answer;
+        end(true);
+        worker.terminate();
+      },
+      () => end(false)
+    );
+    return () => worker.terminate();
+  }
+}
+
+/** When an order can be promised. */
+export class Promising extends AskingOnce<{ input: BatchInput; spread: Spread }, Promised> {
+  protected ask(
+    worker: ReturnType<typeof wrap<BatchWorker>>,
+    { input, spread }: { input: BatchInput; spread: Spread }
+  ): Promise<Promised> {
+    return worker.promise(input, spread);
+  }
+}
+
+/** All open orders together. */
+export class WeekPlanning extends AskingOnce<{ input: WeekInput; spread: Spread }, WeekPlan> {
+  protected ask(
+    worker: ReturnType<typeof wrap<BatchWorker>>,
+    { input, spread }: { input: WeekInput; spread: Spread }
+  ): Promise<WeekPlan | null> {
+    return worker.week(input, spread);
+  }
+}

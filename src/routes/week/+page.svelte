@@ -1,0 +1,149 @@
+<script lang="ts">
+  import { formatMinutes } from '$lib/core/base/units';
+  import { sayTime, secondsBetween } from '$lib/core/ordering/day';
+  import { spreadOf } from '$lib/core/ordering/promise';
+  import { handTasks, orderOfLine } from '$lib/core/ordering/week';
+  import { live, weekTable } from '$lib/data';
+  import { scheduleIcs } from '$lib/files';
+  import DayChart from '$lib/ui/day/DayChart.svelte';
+  import { dayScenes } from '$lib/ui/day/layout';
+  import { download, fileName } from '$lib/ui/files';
+  import { WeekPlanning } from '$lib/workers';
+  import { CalendarDays } from '@lucide/svelte';
+  import { format } from 'date-fns';
+  import { onDestroy } from 'svelte';
+  import KeptPictures from '../KeptPictures.svelte';
+
+  /** From the full quarter of an hour, so that the week is not planned anew at every look. */
+  const now = new Date(Math.floor(Date.now() / 900_000) * 900_000);
+  const from = format(now, "yyyy-MM-dd'T'HH:mm");
+  const table = live(() => from, weekTable);
+  const planning = new WeekPlanning();
+  $effect(() => {
+    const found = table.value;
+    if (!found || found.input.orders.length === 0) return;
+    planning.follow({ input: found.input, spread: spreadOf(found.input.shop, found.runs, 0) });
+  });
+  onDestroy(() => planning.stop());
+
+  const week = $derived(planning.answer);
+  const orders = $derived(new Map((table.value?.input.orders ?? []).map(({ order }) => [order.id, order])));
+  const shown = $derived((week?.orders ?? []).filter(({ orderId }) => orders.has(orderId)));
+  const tasks = $derived(week ? handTasks(week.plan, secondsBetween(from, from), 6) : []);
+  const nameOf = (orderId: string | null): string => (orderId && orders.get(orderId)?.name) || '';
+  const scenes = $derived(
+    week
+      ? dayScenes(week.plan, from, (id) => {
+          const hooping = week.plan.hoopings.find((each) => each.id === id);
+          if (!hooping) return [''];
+          const order = nameOf(orderOfLine(hooping.lineId));
+          return [`${hooping.name}, ${order}`, hooping.name, hooping.name.split(' ').at(-1) ?? ''];
+        })
+      : []
+  );
+  let chosen = $state<string | null>(null);
+  const picked = $derived(week?.plan.hoopings.find(({ id }) => id === chosen));
+  const percent = (share: number): string => `${Math.round(share * 100)} %`;
+  const WHEN = ['Now', 'Next', 'Then'];
+</script>
+
+<svelte:head><title>Week · Jolt Step</title></svelte:head>
+
+<div class="flex flex-wrap items-center gap-4">
+  <h1 class="mr-auto text-3xl">Week</h1>
+  {#if planning.working}<p class="text-soft" role="status">planning all orders together</p>{/if}
+  {#if week}<button
+      type="button"
+      class="button"
+      onclick={() =>
+        download(fileName('week', 'ics'), scheduleIcs(week.plan, from, 'The week'), 'text/calendar')}
+      ><CalendarDays size={20} aria-hidden="true" />Into a calendar</button
+    >{/if}
+</div>
+
+{#if table.value && table.value.input.orders.length === 0}
+  <p class="mt-8 max-w-xl text-lg">
+    No order is open. <a class="underline" href="/orders">Make one</a>, and the week shows what your hands do
+    now, next and then, on which machine, and what you can promise.
+  </p>
+{/if}
+
+{#if week}
+  {#each week.plan.problems as problem (problem)}
+    <p class="mt-2 border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">{problem}</p>
+  {/each}
+  <div class="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-8 max-[1000px]:grid-cols-1">
+    <section aria-labelledby="hands">
+      <h2 id="hands" class="text-xl">For your hands</h2>
+      <ol class="mt-2 border-t-[1.5px] border-ink">
+        {#each tasks as task, at (`${task.from}-${task.title}-${at}`)}
+          <li
+            class="grid grid-cols-[4.5rem_minmax(0,1fr)_auto] items-baseline gap-3 border-b border-rule py-2"
+          >
+            <span class="head {at === 0 ? 'text-hands' : 'text-soft'}">{WHEN[at] ?? ''}</span>
+            <span
+              ><span class={at < 3 ? 'text-lg font-bold' : ''}>{task.title}</span><br /><span
+                class="text-soft"
+                >{[nameOf(task.orderId), task.station ?? 'at the table'].filter(Boolean).join(' · ')}</span
+              ></span
+            >
+            <span class="text-right text-soft"
+              >{sayTime(from, task.from)}<br />{formatMinutes(task.to - task.from)}</span
+            >
+          </li>
+        {/each}
+      </ol>
+      {#if tasks.length === 0}<p class="mt-2 text-lg">Nothing is left for the hands.</p>{/if}
+    </section>
+    <section aria-labelledby="promises">
+      <h2 id="promises" class="text-xl">What can be promised</h2>
+      <ul class="mt-2 border-t-[1.5px] border-ink">
+        {#each shown as { orderId, name, finish, due, fourInFive, chance } (orderId)}
+          {@const order = orders.get(orderId)}
+          <li class="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-4 border-b border-rule py-2">
+            <KeptPictures
+              items={(order?.lines ?? []).map(({ itemId }) => ({ id: itemId, name }))}
+              size="3rem"
+              most={2}
+            />
+            <span
+              ><a class="text-lg font-bold underline" href="/orders/{orderId}">{name}</a><br />
+              <span class="text-soft"
+                >planned {sayTime(from, finish)}{due === null ? '' : `, due ${sayTime(from, due)}`}</span
+              ></span
+            >
+            <span class="text-right">
+              {#if chance !== null}<span
+                  class="head text-xl {chance < 0.5
+                    ? 'text-hands'
+                    : chance < 0.8
+                      ? 'text-warn'
+                      : 'text-needle'}">{percent(chance)}</span
+                ><br /><span class="text-sm text-soft">in time</span>
+              {:else if fourInFive !== null}<span class="text-soft"
+                  >{sayTime(from, fourInFive)},<br />four times in five</span
+                >{/if}
+            </span>
+          </li>
+        {/each}
+      </ul>
+    </section>
+  </div>
+  <section class="mt-6" aria-label="Machines and hands, day by day">
+    {#each scenes as scene (scene.day)}
+      <div class="mb-2">
+        <h2 class="text-lg">{scene.name}</h2>
+        <DayChart {scene} {chosen} onchoose={(id) => (chosen = id)} />
+      </div>
+    {/each}
+    {#if picked}
+      <p class="text-lg">
+        <strong>{picked.name}</strong>, {picked.copies}
+        {picked.copies === 1 ? 'copy' : 'copies'} for
+        <a class="underline" href="/orders/{orderOfLine(picked.lineId)}?tab=day"
+          >{nameOf(orderOfLine(picked.lineId))}</a
+        >: {sayTime(from, picked.from)} to {sayTime(from, picked.to)}.
+      </p>
+    {/if}
+  </section>
+{/if}
