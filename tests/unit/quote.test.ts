@@ -1,8 +1,10 @@
 import { expect } from 'chai';
-import { newLine } from '$lib/core/documents/order';
+import { newLine, Terms } from '$lib/core/documents/order';
+import { linesOf } from '$lib/core/reading/pages';
 import { ClothEntry, type StashEntry, ThreadEntry } from '$lib/core/documents/stash';
 import { type BatchInput, planBatch } from '$lib/core/ordering/day';
 import {
+  earnedReally,
   orderCutInput,
   orderThreads,
   orderWants,
@@ -16,6 +18,7 @@ import {
   hoopingsCsv,
   jobSheetPdf,
   quoteCsv,
+  readPdf,
   quotePdf,
   scheduleCsv,
   scheduleIcs,
@@ -207,6 +210,33 @@ describe('quote: the demo’s weekend order', () => {
     );
     expect(text(sheet)).to.match(/^%PDF-1/);
     expect(sheet.length).to.be.greaterThan(3000);
+  });
+});
+
+describe('what a quote says beside its prices', () => {
+  it('stands on the paper: what is included, what is paid first, until when it holds', async () => {
+    const input = patches(4, shopOf([machine('one')]));
+    const plan = planBatch(input);
+    const order = {
+      ...input.order,
+      terms: Terms.parse({ validUntil: '2026-12-24', deposit: 30, includes: 'names and packing' })
+    };
+    const quote = quoteOf({ order, plan, cuts: [], wants: orderWants(input, plan), stash: [] });
+    const read = await readPdf(await quotePdf(order, quote, {}, 'A4', FONTS));
+    const text = read.ok
+      ? linesOf(read.paper)
+          .map((line) => line.text)
+          .join('\n')
+      : '';
+    expect(text).to.include('Included: names and packing.');
+    expect(text).to.match(/30 % \(.*\) is paid first/);
+    expect(text).to.include('holds until 2026-12-24');
+    // What it costs the shop is no word of it.
+    expect(text).not.to.match(/overhead|margin|hour of hands/i);
+  });
+  it('is told after the fact by the hands it really took', () => {
+    expect(earnedReally({ revenue: 100, cost: 60, hands: 30 }, 7200)).to.equal(35);
+    expect(earnedReally({ revenue: 100, cost: 60, hands: 30 }, 0)).to.equal(0);
   });
 });
 

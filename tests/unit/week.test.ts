@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { newLine, type Order } from '$lib/core/documents/order';
 import { planBatch } from '$lib/core/ordering/day';
 import { spreadOf } from '$lib/core/ordering/promise';
-import { handTasks, planWeek, type WeekInput } from '$lib/core/ordering/week';
+import { handTasks, orderOfLine, planWeek, weekLine, type WeekInput } from '$lib/core/ordering/week';
 import { machine, orderOf, plainPatch, shopOf } from './support/orders';
 
 const own = (id: string, count: number, more: Partial<Order> = {}): Order => ({
@@ -28,6 +28,11 @@ function weekOf(orders: Order[], shop = TWO): NonNullable<ReturnType<typeof plan
 }
 
 describe('the week', () => {
+  it('knows lines of several orders apart', () => {
+    expect(orderOfLine(weekLine('gala', 'line'))).to.equal('gala');
+    expect(weekLine('a', 'b')).not.to.equal(weekLine('ab', ''));
+  });
+
   it('puts the order with the nearer date first', () => {
     const late = own('market', 12, { due: '2026-11-29T12:00' });
     const soon = own('gala', 12, { due: '2026-11-27T16:00' });

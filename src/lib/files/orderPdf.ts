@@ -60,6 +60,18 @@ export async function quotePdf(
   writer.rule(0.5);
   writer.at(right, writer.y + 8, money(quote.total.revenue), { size: 15, font: 'bold', right: true });
   writer.y += 14;
+  const { terms } = order;
+  const said = [
+    terms && terms.includes !== '' ? `Included: ${terms.includes}.` : '',
+    terms && terms.deposit > 0
+      ? `${terms.deposit} % (${money((quote.total.revenue * terms.deposit) / 100)}) is paid first, the rest when it is ready.`
+      : '',
+    terms?.validUntil ? `This quote holds until ${terms.validUntil}.` : ''
+  ];
+  for (const words of said.filter((each) => each !== ''))
+    for (const line of wrapped(words, writer.fonts.plain, 11, (right - MARGIN_MM) * POINTS_PER_MM))
+      writer.text(MARGIN_MM, line, { size: 11, lead: 6 });
+  writer.y += 4;
   const note =
     'Product-safety, labelling and flammability rules of the place of sale apply to what is sold on.';
   for (const line of wrapped(note, writer.fonts.plain, 9, (right - MARGIN_MM) * POINTS_PER_MM))

@@ -1,8 +1,17 @@
 <script lang="ts">
+  import { formatMinutes } from '$lib/core/base/units';
+  import { compareRun } from '$lib/core/running/runs';
+  import TermsPanel from './TermsPanel.svelte';
   import { savePdf } from '../../savePdf';
   import type { Order, Rates } from '$lib/core/documents/order';
   import { type BatchPlan, NOTHING_DONE } from '$lib/core/ordering/day';
-  import { orderCutInput, orderWants, priceByQuantity, quoteOf } from '$lib/core/ordering/quote';
+  import {
+    earnedReally,
+    orderCutInput,
+    orderWants,
+    priceByQuantity,
+    quoteOf
+  } from '$lib/core/ordering/quote';
   import { listStash, live, looksOf, type OrderTable } from '$lib/data';
   import { quoteCsv } from '$lib/files';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -44,6 +53,12 @@
         })
       : null
   );
+  /** Hands of its runs that are over, s. */
+  const handsTaken = $derived(
+    table.runs
+      .filter(({ finishedAt }) => finishedAt !== null)
+      .reduce((sum, run) => sum + compareRun(run.plan, run.events).actual.hands, 0)
+  );
   const money = (value: number): string => `${order.rates.currency}${value.toFixed(2)}`;
   const COLUMNS = ['material', 'stabiliser', 'thread', 'notions', 'machine', 'hands', 'overhead'] as const;
   const RATES = [
@@ -82,6 +97,10 @@
     <p>
       <span class="head text-2xl text-hands">{money(quote.total.earnsHour)}</span> earned per hour of hand work
     </p>
+    {#if handsTaken > 0}<p>
+        <span class="head text-2xl text-hands">{money(earnedReally(quote.total, handsTaken))}</span> by the
+        hands it has taken so far, {formatMinutes(handsTaken)}
+      </p>{/if}
     <div class="ml-auto flex gap-2">
       <button type="button" class="button" onclick={() => void asPdf()}
         ><FileText size={20} aria-hidden="true" />Quote (PDF)</button
@@ -200,4 +219,5 @@
       </table>
     </section>
   </div>
+  <TermsPanel {order} {onchange} />
 {/if}

@@ -10,5 +10,6 @@ export {
   OrderLine,
   piecesToStitch,
   Rates,
-  Repeats
+  Repeats,
+  Terms
 } from './schema';

@@ -95,6 +95,21 @@ export const DEFAULT_RATES: Rates = {
   margin: 25
 };
 
+/** What a quote says beside its prices, and what the customer answered. */
+export const Terms = z.object({
+  validUntil: z.iso.date().nullable().default(null),
+  deposit: z
+    .number()
+    .min(0, 'not below 0')
+    .max(100, 'at most all of it')
+    .default(0)
+    .describe('paid first, %'),
+  includes: z.string().max(500).default('').describe('what the price includes, in the maker’s words'),
+  answer: z.enum(['open', 'accepted', 'changed', 'declined']).default('open'),
+  answeredAt: z.iso.datetime().optional()
+});
+export type Terms = z.infer<typeof Terms>;
+
 /** How many, by when, on what, at which hours. */
 export const Order = versioned(
   ORDER_HISTORY,
@@ -116,7 +131,8 @@ export const Order = versioned(
       machineIds: z.array(Id).max(50).default([]).describe('every machine of the shop where empty'),
       people: z.number().int().min(1).max(8).default(1),
       bench: Bench.default(DEFAULT_BENCH),
-      rates: Rates.default(DEFAULT_RATES)
+      rates: Rates.default(DEFAULT_RATES),
+      terms: Terms.optional().describe('of its quote; none where nothing was said')
     })
     .superRefine((order, context) => {
       const refuse = (path: (string | number)[], message: string): void =>

@@ -1,3 +1,3 @@
 export { endWords, orderHoops } from './layingOut';
 export { type BobbinRow, orderCutInput, orderThreads, orderWants, type ThreadRow } from './needs';
-export { priceByQuantity, type Quote, quoteOf } from './quote';
+export { earnedReally, priceByQuantity, type Quote, quoteOf } from './quote';

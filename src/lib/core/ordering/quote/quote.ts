@@ -265,3 +265,18 @@ export function priceByQuantity(
     return { quantity: time.quantity, cost, price: cost * (1 + rates.margin / 100) };
   });
 }
+
+/**
+ * What an hour of hands really earned, from the hands that runs of the order took.
+ *
+ * @param seconds hands of its runs that are over, s
+ *
+ * @example
+ * earnedReally({ revenue: 100, cost: 60, hands: 30 }, 7200) // 35: 100 less 30 that went elsewhere, in two hours
+ */
+export function earnedReally(
+  { revenue, cost, hands }: Pick<LineCost, 'revenue' | 'cost' | 'hands'>,
+  seconds: number
+): number {
+  return earns(revenue, cost, hands, seconds);
+}

@@ -1,3 +1,3 @@
-export { type OpenOrder, orderOfLine } from './merged';
-export { type HandTask, handTasks } from './nowNextThen';
+export { orderOfLine, weekLine } from './merged';
+export { handTasks } from './nowNextThen';
 export { planWeek, type WeekInput, type WeekPlan } from './planWeek';
