@@ -6,6 +6,9 @@ export default {
   preprocess: vitePreprocess(),
   kit: {
     adapter: adapter(),
+    // The shell is served for every page, also from the browser’s own store without a server.
+    paths: { relative: false },
+    serviceWorker: { register: false },
     // Our own guard (src/lib/server/guard.ts) checks host and origin of every request, also of those that are no forms. The
     // framework’s check would refuse scripts, which send no origin, with a pasted chart as plain text.
     csrf: { checkOrigin: false },

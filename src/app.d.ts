@@ -1,3 +1,5 @@
+import 'vite-plugin-pwa/svelte';
+
 declare global {
   namespace App {
     interface Error {

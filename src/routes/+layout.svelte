@@ -5,6 +5,7 @@
   import { followSummaries } from '$lib/workers';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
+  import NewVersion from './NewVersion.svelte';
   import TourBar from './TourBar.svelte';
   import { onUndoKey } from './undo';
   import { toast, Toaster } from 'svelte-sonner';
@@ -57,4 +58,5 @@
   <TourBar />
   <Palette items={items.value ?? []} bind:open={finding} />
 {/if}
+<NewVersion />
 <Toaster position="bottom-right" closeButton duration={12_000} />
