@@ -67,7 +67,7 @@ export const wings = {
     templates: [],
     colourways: ['stash', 'threads']
   },
-  running: { standIn: [], runs: ['standIn'], learning: ['runs'] },
+  running: { standIn: [], runs: ['standIn'], learning: ['runs'], drills: [] },
   ordering: {
     copies: [],
     hoopings: ['copies'],
@@ -88,7 +88,8 @@ export const corePackages = [
   'svgpath',
   'maxrects-packer',
   'tinyqueue',
-  'ml-matrix'
+  'ml-matrix',
+  'ts-fsrs'
 ];
 
 /** Rooms of src/lib beside the core: the other rooms, and the packages, each may import. Every one may import the core. */

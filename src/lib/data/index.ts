@@ -48,6 +48,7 @@ export {
 export { bringInDemo, serverOffersDemo } from './server';
 export { getShop } from './shop';
 export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.svelte';
+export { keepPractice, practiceKept } from './practice';
 export { importStash, listStash, stashDocument } from './stash';
 export {
   keepSummaries,

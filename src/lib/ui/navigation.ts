@@ -13,5 +13,6 @@ export const NAVIGATION = [
 export const PLACES = [
   ...NAVIGATION,
   { href: '/week', name: 'Week' },
+  { href: '/practice', name: 'Practice' },
   { href: '/guide/words', name: 'Words' }
 ] as const;

@@ -43,6 +43,7 @@
   <button type="button" class="button button-main" onclick={() => void beginTour()}
     >Five minutes round one item</button
   >
+  <a class="button" href="/practice">Practise</a>
   <a class="button" href="/guide/words">Words of the craft</a>
 </div>
 

@@ -1,0 +1,87 @@
+import { expect } from 'chai';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { defaultShop } from '$lib/core/documents/shop';
+import { review } from '$lib/core/making/checks';
+import { type Drill, drillsOf, nextDrill, Practised, practised, SKILLS } from '$lib/core/running/drills';
+import { made } from './support/made';
+
+const shop = defaultShop('practice');
+const drills = (kind: string): Drill[] => drillsOf(made(kind).item, shop, 7);
+
+describe('drills made from items', () => {
+  it('have one right answer among different ones, for every construction', () => {
+    let count = 0;
+    for (const { kind } of CONSTRUCTIONS) {
+      for (const drill of drills(kind)) {
+        count++;
+        expect(
+          drill.choices.filter(({ id }) => id === drill.answer),
+          drill.id
+        ).to.have.length(1);
+        expect(new Set(drill.choices.map(({ words }) => words)).size, drill.id).to.equal(
+          drill.choices.length
+        );
+        expect(drill.why, drill.id).not.to.equal('');
+      }
+    }
+    expect(count).to.be.greaterThan(200);
+  });
+
+  it('answer from the simulation: a wrong choice that is a change of the work comes out wrong there', () => {
+    for (const kind of ['snap-tab', 'zip-pouch', 'turned-flat', 'topper']) {
+      const good = review(made(kind).item, undefined, shop);
+      const stops = (of: typeof good): number =>
+        of.checked.open.filter(({ severity }) => severity === 'stop').length +
+        of.trace.filter(({ problem }) => problem !== null).length;
+      for (const { id, choices } of drills(kind))
+        for (const { leadsTo } of choices)
+          if (leadsTo) expect(stops(review(leadsTo, undefined, shop)), id).to.be.greaterThan(stops(good));
+    }
+  });
+
+  it('ask every skill of a tab: which way up is its back, what is missing, what comes next', () => {
+    const own = drills('snap-tab');
+    expect(new Set(own.map(({ skill }) => skill))).to.deep.equal(new Set(SKILLS));
+    const back = drills('turned-flat').find(
+      ({ skill, question }) => skill === 'side' && question.startsWith('BACK')
+    );
+    // The back is laid right sides together: one sees its wrong side.
+    expect(back?.answer).to.equal('away');
+  });
+
+  it('are the same for the same seed', () => {
+    expect(drillsOf(made('patch').item, shop, 3)).to.deep.equal(drillsOf(made('patch').item, shop, 3));
+  });
+});
+
+describe('what to practise next', () => {
+  const own = drills('snap-tab');
+  const now = new Date('2026-11-28T10:00:00Z');
+  const later = (minutes: number): Date => new Date(now.getTime() + minutes * 60_000);
+  const nothing = Practised.parse({});
+
+  it('is a new drill of the weakest skill while nothing is due', () => {
+    const first = nextDrill(own, nothing, now);
+    if (!first) throw new Error('nothing to ask');
+    const known = practised(nothing, first, true, now);
+    const second = nextDrill(own, known, now);
+    expect(second?.id).not.to.equal(first.id);
+    // One skill was right once, so the others are weaker.
+    expect(second?.skill).not.to.equal(first.skill);
+  });
+
+  it('comes again soon where it was wrong, and much later where it was right', () => {
+    const [drill] = own;
+    if (!drill) throw new Error('no drill');
+    const wrong = practised(nothing, drill, false, now);
+    const right = practised(nothing, drill, true, now);
+    expect(nextDrill([drill], wrong, now)).to.equal(undefined);
+    expect(nextDrill([drill], wrong, later(6))?.id).to.equal(drill.id);
+    expect(nextDrill([drill], right, later(6))).to.equal(undefined);
+    expect(right.skills[drill.skill]).to.deep.equal({ right: 1, wrong: 0 });
+    // It survives being stored.
+    expect(nextDrill([drill], Practised.parse(JSON.parse(JSON.stringify(wrong))), later(6))?.id).to.equal(
+      drill.id
+    );
+  });
+});
