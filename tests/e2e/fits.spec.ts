@@ -14,16 +14,21 @@ const ROUTES = [
   '/items/new',
   '/items/badger-tab',
   '/items/stove-topper/blocks',
+  '/items/badger-tab/colours',
   '/items/badger-tab/cut',
   '/items/badger-tab/thread',
   '/items/badger-tab/time',
   '/items/badger-tab/templates',
   '/orders',
   '/orders/gala-weekend',
+  '/week',
   '/stash',
   '/log',
   '/guide',
   '/guide/zip-pouch',
+  '/guide/words',
+  '/practice',
+  '/trouble?item=badger-tab&seen=puckers',
   '/shop'
 ];
 
@@ -77,4 +82,60 @@ for (const [width, height] of SIZES)
       if (wrong.length > 0) found[route] = wrong;
     }
     expect(found).toEqual({});
+  });
+
+/** The run screen while hands lay a piece, and while the needle runs. */
+async function toRun(page: Page, item: string): Promise<void> {
+  await page.goto(`/items/${item}`);
+  await page.getByRole('button', { name: 'Stitch it' }).click();
+  await expect(page.getByRole('heading', { name: 'Before the start' })).toBeVisible();
+}
+
+for (const [width, height] of [
+  [390, 844],
+  [820, 1180],
+  [1280, 800]
+] as const)
+  test(`by night the run screen fits ${width} x ${height}, its drawing large, whatever the item is called`, async ({
+    page
+  }) => {
+    await page.setViewportSize({ width, height });
+    await page.addInitScript(() => localStorage.setItem('jolt-step.theme', 'night'));
+    await loadDemo(page);
+    const long =
+      'Luggage tab for the stationmaster of the branch line to the harbour, with a badger and his lamp, second of two';
+    await page.evaluate(async (name) => {
+      const database = await new Promise<IDBDatabase>((done, failed) => {
+        const asked = indexedDB.open('jolt-step');
+        asked.onsuccess = () => done(asked.result);
+        asked.onerror = () => failed(asked.error ?? new Error('no database'));
+      });
+      const items = database.transaction('items', 'readwrite').objectStore('items');
+      const item = await new Promise<{ name: string }>((done) => {
+        const asked = items.get('badger-tab');
+        asked.onsuccess = () => done(asked.result as { name: string });
+      });
+      await new Promise<void>((done) => {
+        items.put({ ...item, name }).onsuccess = () => done();
+      });
+      database.close();
+    }, long);
+    for (const route of ['/items', '/items/badger-tab', '/orders/gala-weekend']) {
+      await page.goto(route);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      expect(await misfits(page), route).toEqual([]);
+    }
+    await toRun(page, 'badger-tab');
+    expect(await misfits(page), 'before the start').toEqual([]);
+    await page.keyboard.press('Space');
+    for (let press = 0; press < 6; press++) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(250);
+    }
+    expect(await misfits(page), 'a step').toEqual([]);
+    const drawing = await page.locator('.picture').boundingBox();
+    const share = ((drawing?.width ?? 0) * (drawing?.height ?? 0)) / (width * height);
+    // A quarter of any screen; on a wide one the hoop with its buttons takes a third.
+    expect(share).toBeGreaterThan(0.24);
   });

@@ -14,5 +14,6 @@ export const PLACES = [
   ...NAVIGATION,
   { href: '/week', name: 'Week' },
   { href: '/practice', name: 'Practice' },
+  { href: '/trouble', name: 'What went wrong?' },
   { href: '/guide/words', name: 'Words' }
 ] as const;

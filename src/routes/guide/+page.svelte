@@ -44,6 +44,7 @@
     >Five minutes round one item</button
   >
   <a class="button" href="/practice">Practise</a>
+  <a class="button" href="/trouble">What went wrong?</a>
   <a class="button" href="/guide/words">Words of the craft</a>
 </div>
 

@@ -48,9 +48,10 @@
         ? ''
         : ' · not finished'}
     </p>
+    <a class="button no-print ml-auto" href="/trouble?run={run.id}">What went wrong?</a>
     <button
       type="button"
-      class="button button-quiet no-print ml-auto"
+      class="button button-quiet no-print"
       onclick={() => downloadJson(`run of ${run.itemName}`, run)}
       ><Download size={20} aria-hidden="true" />Download the run</button
     >

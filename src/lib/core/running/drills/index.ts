@@ -1,3 +1,3 @@
-export { type Drill, type Skill, SKILL_WORDS, SKILLS } from './drill';
+export { type Drill, SKILL_WORDS, SKILLS } from './drill';
 export { drillsOf } from './makeDrills';
 export { nextDrill, Practised, practised } from './schedule';

@@ -211,7 +211,7 @@ function inOrder(steps: readonly Step[], { steps: all }: Item): Step[] {
 }
 
 /** By Fisher and Yates. */
-export function shuffled<T>(all: readonly T[], random: () => number): T[] {
+function shuffled<T>(all: readonly T[], random: () => number): T[] {
   const mixed = [...all];
   for (let at = mixed.length - 1; at > 0; at--) {
     const other = Math.floor(random() * (at + 1));
