@@ -18,13 +18,13 @@
 </script>
 
 <header class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-  <h1 class="text-2xl leading-tight">{plan.itemName}</h1>
+  <h1 class="min-w-0 text-2xl leading-tight">{plan.itemName}</h1>
   <p class="text-[0.9375rem] text-soft" title={formatSize(plan.finished, otherUnit(plan.unit))}>
     {#if plan.variant.name !== 'As drawn'}{plan.variant.name} ·{/if}
     finished {formatSize(plan.finished, plan.unit)} · {plan.hoop.name.toLowerCase()}
     {formatSize(plan.hoop.field, plan.unit)} · {plan.machine.name.toLowerCase()}
   </p>
-  <nav aria-label="Pages of this item" class="no-print ml-auto flex gap-4">
+  <nav aria-label="Pages of this item" class="no-print ml-auto flex flex-wrap gap-x-4">
     {#each tabs as { href, name } (href)}
       {@const here = page.url.pathname === href}
       <a

@@ -60,7 +60,7 @@
           />{/if}
       </div>
       <div class="min-w-0 flex-1">
-        <div class="flex items-baseline gap-4">
+        <div class="flex flex-wrap items-baseline gap-x-4">
           <h2 class="text-xl">
             <a class="hover:underline" href="/guide/{construction.kind}">{construction.name}</a>
           </h2>

@@ -5,7 +5,8 @@
   import { defaultSetup, type Setup } from '$lib/core/documents/shop';
   import { review } from '$lib/core/making/checks';
   import { causesOf, factsOf, type Symptom, SYMPTOMS } from '$lib/core/running/causes';
-  import { foldRun } from '$lib/core/running/runs';
+  import type { Run } from '$lib/core/documents/run';
+  import { foldRun, needleHours } from '$lib/core/running/runs';
   import { changeItem, eventsOf, getRun, getShop, live, markRun, shelfRows, threadTable } from '$lib/data';
   import { keepEdit } from '../undo';
   import UndoBar from '../UndoBar.svelte';
@@ -31,9 +32,9 @@
       };
     }
   );
-  async function itemAndSetup(id: string): Promise<{ item?: Item; setup?: Setup | undefined }> {
+  async function itemAndSetup(id: string): Promise<{ item?: Item; setup?: Setup | undefined; runs?: Run[] }> {
     const found = await threadTable(id);
-    return found ? { item: found.item, setup: found.setup } : {};
+    return found ? { item: found.item, setup: found.setup, runs: found.runs } : {};
   }
   const known = $derived(table.value);
   const symptom = $derived(asked.seen !== null && asked.seen in SYMPTOMS ? (asked.seen as Symptom) : null);
@@ -45,7 +46,12 @@
       ({ id }) => id === (known.run?.plan.machine.id ?? setup.machineId)
     );
     const run = known.run
-      ? { faults: foldRun(known.run.plan.steps, known.events).faults.length, needleHours: 0 }
+      ? {
+          faults: foldRun(known.run.plan.steps, known.events).faults.length,
+          needleHours: machine
+            ? Math.max(0, ...needleHours(known.runs ?? [], machine).map(({ hours }) => hours))
+            : 0
+        }
       : null;
     return factsOf(known.item, plan, machine, checked.open, run);
   });

@@ -45,7 +45,7 @@
 </script>
 
 <header class="flex flex-wrap items-baseline justify-between gap-x-6 text-lg">
-  <h1 class="text-xl">{head.itemName}</h1>
+  <h1 class="max-w-[60%] min-w-0 truncate text-xl" title={head.itemName}>{head.itemName}</h1>
   {#if followed}<p class="text-needle">{followed}</p>{/if}
   {#if marked && run.endedAt === null}
     {#if toMark}<button type="button" class="button text-needle" onclick={() => ongo?.(toMark)}

@@ -42,7 +42,7 @@
     flex-direction: column;
     align-items: center;
     justify-content: center;
-    min-height: 76px;
+    min-height: 68px;
     padding: 0 0.25rem;
     border: 2px solid var(--ink);
     border-radius: 6px;

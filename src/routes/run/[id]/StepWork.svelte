@@ -77,25 +77,25 @@
           words="The hoop from above. {step.title}. {step.detail}"
         />{/if}
     </div>
-    <div class="turn" role="group" aria-label="How it is shown">
-      {#if why}<button
-          type="button"
-          class="button"
-          aria-pressed={asks}
-          onclick={() => (asked = asks ? null : step.id)}>Why?</button
-        >{/if}
-      {#if layered}
-        {#each VIEWS as { id, name } (id)}
-          {#if id !== 'above' || scene?.hooped}<button
-              type="button"
-              class="button {seen === id ? 'font-bold underline' : ''}"
-              aria-pressed={seen === id}
-              title="V shows it another way"
-              onclick={() => (view = id)}>{name}</button
-            >{/if}
-        {/each}
-      {/if}
-    </div>
+  </div>
+  <div class="turn" role="group" aria-label="How it is shown">
+    {#if why}<button
+        type="button"
+        class="button"
+        aria-pressed={asks}
+        onclick={() => (asked = asks ? null : step.id)}>Why?</button
+      >{/if}
+    {#if layered}
+      {#each VIEWS as { id, name } (id)}
+        {#if id !== 'above' || scene?.hooped}<button
+            type="button"
+            class="button {seen === id ? 'font-bold underline' : ''}"
+            aria-pressed={seen === id}
+            title="V shows it another way"
+            onclick={() => (view = id)}>{name}</button
+          >{/if}
+      {/each}
+    {/if}
   </div>
   <StepFacts {plan} {step} {at} {passed} {known} {paused} />
 </div>
@@ -103,8 +103,8 @@
 <style>
   .work {
     display: grid;
-    grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) minmax(0, 1.04fr);
-    grid-template-areas: 'now drawing' 'facts drawing';
+    grid-template: minmax(0, 1fr) auto auto / minmax(0, 1fr) minmax(0, 1.3fr);
+    grid-template-areas: 'now drawing' 'turn drawing' 'facts drawing';
     gap: 0.75rem 2rem;
     min-height: 0;
   }
@@ -136,16 +136,16 @@
   .turn {
     display: flex;
     flex-wrap: wrap;
+    grid-area: turn;
     gap: 0.5rem;
-    justify-content: center;
   }
   .turn :global(.button) {
     min-height: 56px;
   }
   @media (orientation: portrait) {
     .work {
-      grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
-      grid-template-areas: 'now' 'drawing' 'facts';
+      grid-template: auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
+      grid-template-areas: 'now' 'drawing' 'turn' 'facts';
     }
   }
   /* On a phone the page is read downwards, its keys staying below. */
