@@ -34,6 +34,8 @@ export default defineConfig({
     timezoneId: 'UTC',
     // What is not there after this long does not come.
     actionTimeout: 30_000,
+    // Every browser of a test would keep the whole application for itself; one test lets it.
+    serviceWorkers: 'block',
     trace: 'on-first-retry',
     launchOptions: BROWSER
   },

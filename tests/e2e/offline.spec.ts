@@ -1,5 +1,7 @@
 import { expect, loadDemo, test } from './support/page';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('without the server every screen opens and computes; it can be installed', async ({ page, context }) => {
   await loadDemo(page);
   const manifest = await page.request.get('/manifest.webmanifest');

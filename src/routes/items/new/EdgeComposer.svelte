@@ -12,7 +12,7 @@
 
 <script lang="ts">
   import { extents, type Outline, type Path, pathData, shapePath } from '$lib/core/base/geometry';
-  import { formatLength, formatSize } from '$lib/core/base/units';
+  import { formatLength, formatSize, MM_PER_INCH } from '$lib/core/base/units';
   import { type Shop, smallestFit } from '$lib/core/documents/shop';
   import {
     chooseSize,
@@ -68,7 +68,7 @@
   const hoop = $derived(edge && smallestFit(shop.hoops, edge.finished)?.hoop);
   /** The sizes named, or those round the wish where one size and the machine’s step are known. */
   const offers = $derived.by(() => {
-    const named = readSizes(sizes);
+    const named = readSizes(sizes).map((size) => (shop.unit === 'in' ? size * MM_PER_INCH : size));
     const [first] = named;
     return named.length === 1 && first !== undefined && step > 0 ? sizesAround(width, first, step) : named;
   });
@@ -126,11 +126,11 @@
       {/if}
       <div class="flex flex-wrap items-start gap-x-5">
         <div class="flex flex-col gap-1">
-          <label class="label" for="offers">Sizes your machine offers for the satin, in mm</label>
+          <label class="label" for="offers">Sizes your machine offers for the satin, {shop.unit}</label>
           <input
             id="offers"
             class="field w-72"
-            placeholder="91.2  92.7"
+            placeholder={shop.unit === 'in' ? '3.59  3.65' : '91.2  92.7'}
             bind:value={sizes}
             aria-describedby="offers-help"
           />
