@@ -112,38 +112,7 @@ const views: View[] = [
       await page.getByRole('button', { name: 'Stitch it in this order' }).waitFor();
     }
   },
-  {
-    name: 'time',
-    path: '/items/badger-tab/time',
-    prepare: async (page) => {
-      await page.getByText('Rests on 3 logged runs.').waitFor();
-      await page.waitForTimeout(800);
-    }
-  },
-  {
-    name: 'machine',
-    path: '/machine',
-    prepare: async (page) => {
-      await page.getByLabel('Times as fast, 1 to 500').fill('20');
-      await page.getByRole('button', { name: 'Set it up' }).click();
-      await page.getByText('Nothing loaded').waitFor();
-      await page.goto(`${address}/items/badger-tab`);
-      await stitchIt(page);
-      await page.keyboard.press('k');
-      await page.getByRole('button', { name: 'Follow a machine' }).click();
-      await page.getByRole('button', { name: /Stand-in for left machine/ }).click();
-      await page.getByText(/Stand-in for left machine:/).waitFor();
-      for (let press = 0; press < 12; press++) {
-        if (!(await page.getByText('hands needed in').isVisible())) await page.keyboard.press('PageDown');
-        await page.waitForTimeout(500);
-      }
-      await page.goto(`${address}/machine`);
-      await page.getByText(/stop \d, /).waitFor();
-      await page.waitForTimeout(600);
-    }
-  },
   { name: 'stash', path: '/stash' },
-  { name: 'templates', path: '/items/badger-tab/templates' },
   { name: 'run', path: '/items/badger-tab', prepare: toBack },
   { name: 'run-tablet', path: '/items/badger-tab', size: { width: 820, height: 1180 }, prepare: toBack },
   {
@@ -161,6 +130,30 @@ const views: View[] = [
     path: '/orders/gala-weekend?tab=hoopings',
     night: true,
     prepare: planned
+  },
+  {
+    name: 'colours',
+    path: '/items/ticket-pouch/colours',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'From the stash' }).click();
+      await page.getByText('Try 1').waitFor();
+    }
+  },
+  {
+    name: 'week',
+    path: '/week',
+    prepare: (page) => page.getByText('What can be promised').waitFor({ timeout: 60_000 })
+  },
+  {
+    name: 'practice',
+    path: '/practice',
+    prepare: async (page) => {
+      await page.getByLabel('With the item').selectOption({ label: 'Ticket pouch with a zip' });
+      const drill = page.getByRole('region', { name: 'A drill' });
+      await drill.getByText('Ticket pouch with a zip').waitFor();
+      await drill.getByRole('button').first().click();
+      await drill.getByRole('button', { name: 'The next one' }).waitFor();
+    }
   },
   { name: 'shop', path: '/shop' }
 ];

@@ -47,6 +47,16 @@ test('an order by script: its plan, and clear errors', async ({ request }) => {
   expect(plan.bound.finish).toBeLessThanOrEqual(plan.finish);
   expect(plan.problems).toEqual([]);
 
+  // Twice the same order is a week of two: both are in it, and the chance of each date.
+  const second = { ...order, id: 'second', name: 'Second stall' };
+  const week = await request.post('/api/batch', { data: { orders: [order, second], items, setups, shop } });
+  expect(week.status()).toBe(200);
+  const { orders } = (await week.json()) as { orders: { orderId: string; chance: number | null }[] };
+  expect(orders.map(({ orderId }) => orderId).sort()).toEqual(['gala-weekend', 'second']);
+  for (const { chance } of orders) expect(chance).not.toBeNull();
+  const none = await request.post('/api/batch', { data: { orders: [], items, setups, shop } });
+  expect(none.status()).toBe(422);
+
   const refused = async (data: unknown): Promise<unknown> => {
     const no = await request.post('/api/batch', { data });
     expect(no.status()).toBe(422);
