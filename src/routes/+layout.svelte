@@ -1,10 +1,19 @@
 <script lang="ts">
   import '../app.css';
   import { page } from '$app/state';
-  import { bringInDemo, demoWasLoaded, isEmpty, live, serverOffersDemo, shelfRows } from '$lib/data';
+  import {
+    bringInDemo,
+    demoWasLoaded,
+    isEmpty,
+    live,
+    openOrders,
+    serverOffersDemo,
+    shelfRows
+  } from '$lib/data';
   import { followSummaries } from '$lib/workers';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
+  import KeysHelp from './KeysHelp.svelte';
   import NewVersion from './NewVersion.svelte';
   import TourBar from './TourBar.svelte';
   import { onUndoKey } from './undo';
@@ -17,6 +26,10 @@
   const items = live(
     () => finding,
     async (wanted) => (wanted ? shelfRows() : [])
+  );
+  const orders = live(
+    () => finding,
+    async (wanted) => (wanted ? openOrders() : [])
   );
   const atMachine = $derived(page.url.pathname.startsWith('/run/'));
 
@@ -56,7 +69,8 @@
     </main>
   </div>
   <TourBar />
-  <Palette items={items.value ?? []} bind:open={finding} />
+  <KeysHelp />
+  <Palette items={items.value ?? []} orders={orders.value ?? []} bind:open={finding} />
 {/if}
 <NewVersion />
 <Toaster position="bottom-right" closeButton duration={12_000} />

@@ -23,7 +23,7 @@ test('from the demo’s items to a confirmed cut, a smaller stash, and back', as
   await expect(page.getByRole('row', { name: /Cotton batting/ }).first()).toBeVisible();
   const rows = page.getByRole('row', { name: /Cotton batting/ });
   await expect(rows).toHaveCount(2);
-  await expect(rows.filter({ hasText: '755 mm, 1140 mm wide' })).toHaveCount(1);
+  await expect(rows.filter({ hasText: '1140 mm wide, 755 mm left' })).toHaveCount(1);
   await expect(rows.filter({ hasText: '730 × 145 mm' })).toHaveCount(1);
   await expectAccessible(page);
 

@@ -133,10 +133,38 @@ test('by night and on a tablet: readable, and nothing to scroll at the machine',
 test('go anywhere by name', async ({ page }) => {
   await loadDemo(page);
   await page.keyboard.press('Control+k');
-  await page.getByPlaceholder('Go to a room or an item').fill('lamp');
+  await page.getByPlaceholder('Go to a room, an item or an order').fill('lamp');
   await expect(page.getByRole('option', { name: /lamp/i }).first()).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/items\/lamp-patch/);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+
+  // Every key is on one page, and one of them stitches the item.
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('stitch it');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('s');
+  await expect(page.getByRole('heading', { name: 'Before the start' })).toBeVisible();
+});
+
+test('a drill is answered and what goes wrong is found, by hands that never stitched', async ({ page }) => {
+  await loadDemo(page);
+  await page.goto('/practice');
+  const drill = page.getByRole('region', { name: 'A drill' });
+  await drill.getByRole('button').first().click();
+  await expect(drill.getByRole('status')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What you can do' })).toContainText(/[01] of 1 right/);
+  await expectAccessible(page);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'What you can do' })).toContainText(/[01] of 1 right/);
+
+  await page.goto('/trouble?item=lamp-patch');
+  await page.getByRole('button', { name: 'Puckers round the stitching' }).click();
+  await expect(page.getByRole('heading', { name: 'Puckers round the stitching' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Corners are lumpy' }).click();
+  await expect(page.getByRole('heading', { name: 'Corners are lumpy' })).toBeVisible();
 });
 
 test('the sheet prints: every step with its words and a list to cut, nothing to click', async ({ page }) => {

@@ -23,6 +23,7 @@ export { live } from './live.svelte';
 export {
   importOrder,
   newOrder,
+  openOrders,
   ordersWithProgress,
   weekTable,
   type OrderTable,

@@ -87,6 +87,13 @@ export async function runsOfOrder(orderId: string): Promise<Run[]> {
   return Promise.all(heads.map(async (head): Promise<Run> => ({ ...head, events: await eventsOf(head.id) })));
 }
 
+/** Names of the orders that are not put away. */
+export async function openOrders(): Promise<{ id: string; name: string }[]> {
+  return (await listOrders())
+    .filter(({ putAwayAt }) => putAwayAt === undefined)
+    .map(({ id, name }) => ({ id, name }));
+}
+
 /** Every order with how far it has come, the last worked on first. */
 export async function ordersWithProgress(): Promise<{ order: Order; progress: Progress }[]> {
   const orders = await listOrders();

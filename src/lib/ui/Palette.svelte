@@ -5,9 +5,10 @@
 
   interface Props {
     items: readonly { id: string; name: string; away: boolean }[];
+    orders: readonly { id: string; name: string }[];
     open?: boolean;
   }
-  let { items, open = $bindable(false) }: Props = $props();
+  let { items, orders, open = $bindable(false) }: Props = $props();
 
   function onkeydown(event: KeyboardEvent): void {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
@@ -34,7 +35,7 @@
     >
       <Dialog.Title class="sr-only">Go to</Dialog.Title>
       <Command.Root label="Go to">
-        <Command.Input class="field mb-2 w-full" placeholder="Go to a room or an item" />
+        <Command.Input class="field mb-2 w-full" placeholder="Go to a room, an item or an order" />
         <Command.List class="max-h-80 overflow-y-auto">
           <Command.Empty class="p-3 text-soft">Nothing by that name.</Command.Empty>
           {#each [...PLACES, { href: '/items/new', name: 'New item' }] as { href, name } (href)}
@@ -51,6 +52,15 @@
               class="flex min-h-11 items-center rounded px-3 data-selected:bg-rule"
             >
               {item.name}<span class="ml-auto text-sm text-soft">item</span>
+            </Command.Item>
+          {/each}
+          {#each open ? orders : [] as order (order.id)}
+            <Command.Item
+              value="{order.name} {order.id} order"
+              onSelect={() => go(`/orders/${order.id}`)}
+              class="flex min-h-11 items-center rounded px-3 data-selected:bg-rule"
+            >
+              {order.name}<span class="ml-auto text-sm text-soft">order</span>
             </Command.Item>
           {/each}
         </Command.List>

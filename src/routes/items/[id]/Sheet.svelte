@@ -174,7 +174,7 @@
         aria-label="Download the item"
         title="Download the item"><Download size={20} aria-hidden="true" /></button
       >
-      <button type="button" class="button button-main" onclick={() => onstart(item, setup, shop)}
+      <button type="button" class="button button-main" data-stitch onclick={() => onstart(item, setup, shop)}
         ><Play size={20} aria-hidden="true" />Stitch it</button
       >
     </div>
