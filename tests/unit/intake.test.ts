@@ -142,6 +142,12 @@ describe('intake: a pasted chart', () => {
       })
     );
   });
+  it('keeps a line that a page says twice', () => {
+    expect(readChart('face\nface').problems.map(({ line, text }) => `${line} ${text}`)).to.deep.equal([
+      '1 face',
+      '2 face'
+    ]);
+  });
   it('stops at a length no chart has, and says so', () => {
     const lines = Array.from({ length: 3000 }, (_, at) => `${at + 1} face white ${100 + ((at * 37) % 900)}`);
     const { rows, problems } = readChart(lines.join('\n'));

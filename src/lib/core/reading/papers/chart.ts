@@ -277,7 +277,13 @@ function withoutFurniture(all: PaperLine[]): PaperLine[] {
   const isRepeated = ({ text, cells, y }: PaperLine): boolean => {
     if (cells.length > 1 || /\d{2}/.test(text)) return false;
     const there = edges.filter((edge) => edge.text === text && Math.abs(edge.y - y) < 3);
-    return there.length > 1 && lines.filter((line) => line.text === text).length === there.length;
+    // Each page has it once: what one page says twice is said for a reason.
+    const onPages = new Set(there.map(({ page }) => page)).size;
+    return (
+      onPages > 1 &&
+      onPages === there.length &&
+      lines.filter((line) => line.text === text).length === there.length
+    );
   };
   return lines.filter((line) => !isRepeated(line));
 }
