@@ -33,6 +33,30 @@ describe('sharing out over machines', () => {
   });
 });
 
+describe('machines of several heads and of one', () => {
+  const both = shopOf([machine('heads', { heads: 3 }), machine('one')]);
+  const planOf = (count: number, machineIds: string[]) =>
+    planBatch(
+      { ...patches(count, both), order: { ...orderOf([newLine('line', 'patch', count)]), machineIds } },
+      { rounds: 80 }
+    );
+
+  it('together never end later than either alone, and lose no copy', () => {
+    for (const count of [1, 5, 7, 13, 19, 31, 40]) {
+      const together = planOf(count, []);
+      const alone = [planOf(count, ['heads']), planOf(count, ['one'])];
+      expect(
+        together.hoopings.reduce((sum, { copies }) => sum + copies, 0),
+        String(count)
+      ).to.equal(count);
+      for (const each of alone) expect(together.finish, String(count)).to.be.at.most(each.finish + 60);
+      // Six to a hoop, and as many hoops at once as the machine has heads.
+      for (const { copies, machineId } of together.hoopings)
+        expect(copies, String(count)).to.be.at.most(machineId === 'heads' ? 18 : 6);
+    }
+  });
+});
+
 describe('a promise', () => {
   const input = patches(12, shopOf([machine('one')]));
   const made = planned(input);
