@@ -150,7 +150,7 @@ describe('lists as people write them', () => {
       'front cotton green 16 x 12 cm',
       'back cotton red 16 x 12 cm',
       '1. Hoop the mesh. Stitch stop 1.',
-      '2. Lay the front over it, then lay the back on top, right side down.'
+      '2. Lay the front over it, then the back, right side down.'
     );
     expect(asked(sheet).filter((each) => each.includes('lay'))).to.deep.equal([
       '1 lay front cotton green',

@@ -96,7 +96,9 @@ export function segmentsOf(sentence: string, isThing: (text: string) => boolean)
       /\b(?:and|then)\b/i.test(part) &&
       last &&
       (isThing(bare)
-        ? (PLACED.test(` ${bare}`) && PLACED.test(last.text)) || /^with\b/i.test(bare)
+        ? (PLACED.test(` ${bare}`) && PLACED.test(last.text)) ||
+          /^with\b/i.test(bare) ||
+          (/^(?:and\s+)?then\s+(?:the|a)\s/i.test(part) && LAYS.test(last.text))
         : FROM_HOOP.test(bare))
     ) {
       // The verb before is meant again.
@@ -134,6 +136,9 @@ const HOW_IT_LIES =
 /** A sentence of its own, with no verb of the craft in front: “the back goes face down on top”. */
 const TELLS = /\b(?:is|are|goes|go|comes|gets|get|will|has)\b/i;
 const FROM_HOOP = /^(?:the\s+)?(?:project|work|item|piece|fabric)\s+from\s+the\s+(?:hoop|frame)\b/i;
+
+/** Verbs that a further piece goes on with: “lay the front over it, then the back”. */
+const LAYS = /^(?:lay|place|put|add|float)\b/i;
 
 /** A thing and then where it goes or how large it is to be. */
 const PLACED =
