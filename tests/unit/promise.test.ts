@@ -2,9 +2,9 @@ import { expect } from 'chai';
 import { seeded } from '$lib/core/base/units';
 import { newLine } from '$lib/core/documents/order';
 import { planBatch, planned } from '$lib/core/ordering/day';
-import { promiseOf, type Spread, spreadOf } from '$lib/core/ordering/promise';
+import { chanceOf, promiseOf, quantile, type Spread, spreadOf } from '$lib/core/ordering/promise';
 import { drawFinishes, poisson } from '$lib/core/ordering/promise/draw';
-import { quantile } from '$lib/core/ordering/promise/promise';
+
 import { machine, orderOf, patches, plainPatch, shopOf } from './support/orders';
 
 const NONE: Spread = {
@@ -54,6 +54,25 @@ describe('machines of several heads and of one', () => {
       for (const { copies, machineId } of together.hoopings)
         expect(copies, String(count)).to.be.at.most(machineId === 'heads' ? 18 : 6);
     }
+  });
+});
+
+describe('shares of draws', () => {
+  const sorted = [10, 20, 30, 40, 50, 60, 70, 80, 90, 100];
+
+  it('are read from the earliest on', () => {
+    expect(quantile(sorted, 0)).to.equal(10);
+    expect(quantile(sorted, 0.5)).to.equal(60);
+    expect(quantile(sorted, 0.95)).to.equal(100);
+    expect(quantile(sorted, 1)).to.equal(100);
+    expect(quantile([], 0.5)).to.equal(0);
+  });
+
+  it('and a date is kept by those that do not end after it', () => {
+    expect(chanceOf(sorted, 5)).to.equal(0);
+    expect(chanceOf(sorted, 50)).to.equal(0.5);
+    expect(chanceOf(sorted, 100)).to.equal(1);
+    expect(chanceOf([], 100)).to.equal(0);
   });
 });
 

@@ -148,6 +148,24 @@ describe('an item of a sheet in blocks', () => {
     expect(troublesOf(lamp, alone)).to.include('It stands here twice.');
   });
 
+  it('keeps a change of thread by hand, its colour with it, also where the block is repeated', () => {
+    const changed = read(
+      LAMP.replace('6. Stitch stop 4, the lamp.', '6. Change to brass thread and stitch stop 4, the lamp.')
+    );
+    const threadsOf = (item: Item): string[] =>
+      item.steps.flatMap((step) =>
+        step.kind === 'hand' && step.op.do === 'thread'
+          ? (item.threads.find(({ id }) => step.op.do === 'thread' && id === step.op.threadId)?.name ?? '?')
+          : []
+      );
+    expect(threadsOf(changed)).to.deep.equal(['Brass']);
+    expect(threadsOf(rebuilt(changed, (now) => now))).to.deep.equal(['Brass']);
+    const twice = rebuilt(changed, (now) =>
+      now.flatMap((block) => (block.name === 'Lamp' ? [block, { ...block, id: 'again' }] : [block]))
+    );
+    expect(threadsOf(twice)).to.deep.equal(['Brass', 'Brass']);
+  });
+
   it('repeats a block with pieces and lines of its own', () => {
     const twice = rebuilt(lamp, (now) =>
       now.flatMap((block) => (block.name === 'Lamp' ? [block, { ...block, id: 'again' }] : [block]))

@@ -2,5 +2,6 @@ export { BLOCK_GROUPS } from './block';
 export { blockOf, BLOCKS } from './all';
 export { compose, type Composed, type Offer, offersAt } from './compose';
 export { PLACED_ON_IT, THING_WORDS } from './readyMade';
-export { SheetWork, writtenThread } from './sheetSteps';
+export { CLOTHS } from './hooping';
+export { SheetWork } from './sheetSteps';
 export { blockWords } from './words';

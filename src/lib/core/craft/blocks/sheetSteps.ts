@@ -52,12 +52,21 @@ export const SheetWork = z.object({
   size: z.object({ width: z.number().positive(), height: z.number().positive() }),
   lines: z.array(Line),
   pieces: z.array(Piece),
+  /** Threads that its hand work names. */
+  threads: z.array(Thread).default([]),
   main: z.string().optional(),
   steps: z.array(z.discriminatedUnion('kind', [HoopWork, HandWork, StopWork]))
 });
 export type SheetWork = z.infer<typeof SheetWork>;
 
-const NOTHING: SheetWork = { home: '', size: { width: 100, height: 100 }, lines: [], pieces: [], steps: [] };
+const NOTHING: SheetWork = {
+  home: '',
+  size: { width: 100, height: 100 },
+  lines: [],
+  pieces: [],
+  threads: [],
+  steps: []
+};
 
 /** Which of its answers can be changed. */
 const ASKS = ['nothing', 'cloth', 'thread', 'both'] as const;
@@ -94,7 +103,7 @@ export const sheetSteps: BlockMaker<typeof fields> = {
           on: false,
           step: name(step.id)
         });
-      else if (step.kind === 'hand') byHand(site, step, name);
+      else if (step.kind === 'hand') byHand(site, step, name, work.threads);
       else {
         site.toMachine();
         site.s.stop(name(step.id), {
@@ -113,7 +122,12 @@ export const sheetSteps: BlockMaker<typeof fields> = {
 type Name = (id: string) => string;
 
 /** A move that is made already is not made again; work is done on the side it is done on in the sheet. */
-function byHand(site: Site, { id, op, turned }: z.infer<typeof HandWork>, name: Name): void {
+function byHand(
+  site: Site,
+  { id, op, turned }: z.infer<typeof HandWork>,
+  name: Name,
+  threads: readonly Thread[]
+): void {
   const now = site.standing;
   if (op.do === 'turn-over' && now.turned === turned) return;
   if (op.do !== 'turn-over' && op.do !== 'unhoop' && now.hooping !== null && now.turned !== turned)
@@ -121,25 +135,15 @@ function byHand(site: Site, { id, op, turned }: z.infer<typeof HandWork>, name: 
     else site.toTable();
   const { onMachine } = site.standing;
   if ((op.do === 'hoop-on' && onMachine) || (op.do === 'hoop-off' && !onMachine)) return;
-  const own = (written: string): string => {
-    site.s.ownThread(name(id), readThread(written));
+  const own = (threadId: string): string => {
+    const thread = threads.find((each) => each.id === threadId);
+    if (thread) site.s.ownThread(name(id), thread);
     return `thread:${name(id)}`;
   };
   site.s.hand(
     name(id),
     renamedIn(op, (kind, named) => (kind === 'thread' ? own(named) : name(named)))
   );
-}
-
-/** Threads of hand work stand in its operation as `NAME|#colour`, since a block knows no threads of an item. */
-function readThread(written: string): Omit<Thread, 'id'> {
-  const [name = 'Your choice', colour = '#20242c'] = written.split('|');
-  return { name, colour };
-}
-
-/** How hand work names a thread inside a block. */
-export function writtenThread({ name, colour }: Omit<Thread, 'id'>): string {
-  return `${name.replaceAll('|', '/')}|${colour}`;
 }
 
 function hoopingOf({ s }: Site, id: string): string {

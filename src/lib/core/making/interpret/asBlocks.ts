@@ -1,5 +1,5 @@
 import { shapePath } from '$lib/core/base/geometry';
-import { type SheetWork, writtenThread } from '$lib/core/craft/blocks';
+import { CLOTHS, type SheetWork } from '$lib/core/craft/blocks';
 import { constructionOf } from '$lib/core/craft/constructions';
 import { traitsOf } from '$lib/core/craft/operations';
 import { isSame } from '$lib/core/documents/changes';
@@ -7,10 +7,8 @@ import {
   type Block,
   findStop,
   findThread,
-  isStabiliserKind,
   type Item,
   namesIn,
-  renamedIn,
   type Role,
   type Step,
   type Stop,
@@ -48,7 +46,7 @@ const LAYS: ReadonlySet<string> = new Set(['lay', 'float', 'topping-on']);
 export function asBlocks(item: Item): Item {
   const [variant] = item.variants;
   if (!variant) return item;
-  const { width, height } = item.variants[0]?.finished ?? variant.size;
+  const { width, height } = variant.finished;
   const params = { shape: 'rounded', width, height };
   const blocks = blocksFor(item, { width, height });
   const made = constructionOf(OWN)?.patternOf(params, blocks);
@@ -103,21 +101,21 @@ function blocksFor(item: Item, size: { width: number; height: number }): Block[]
         ? namesIn(step.op).map(({ id }) => id)
         : (findStop(item, step.stopId)?.lineIds ?? [])
     );
-    const pieces = item.pieces.filter(({ id }) => named.includes(id) && !seen.has(id));
+    const names = new Set(named);
+    const pieces = item.pieces.filter(({ id }) => names.has(id) && !seen.has(id));
     const covered = pieces.flatMap(({ covers }) => covers ?? []);
     const last = at === groups.length - 1;
     const lines = item.lines.filter(
-      ({ id }) => !seen.has(id) && (last || named.includes(id) || covered.includes(id))
+      ({ id }) => !seen.has(id) && (last || names.has(id) || covered.includes(id))
     );
     for (const { id } of [...pieces, ...lines]) seen.add(id);
-    const main = pieces.find(
-      ({ material }) => !isStabiliserKind(material.kind) && PLAIN_CLOTHS.has(material.kind)
-    );
+    const main = pieces.find(({ material }) => material.kind in CLOTHS);
     const work: SheetWork = {
       home,
       size,
       lines,
       pieces: last ? [...pieces, ...item.pieces.filter(({ id }) => !seen.has(id))] : pieces,
+      threads: item.threads.filter(({ id }) => names.has(id)),
       ...(main && { main: main.id }),
       steps: steps.map((step) => workOf(step, item, turned.get(step.id) ?? false))
     };
@@ -136,16 +134,6 @@ function blocksFor(item: Item, size: { width: number; height: number }): Block[]
     };
   });
 }
-
-const PLAIN_CLOTHS: ReadonlySet<string> = new Set([
-  'woven',
-  'canvas',
-  'felt',
-  'knit',
-  'vinyl',
-  'fleece',
-  'towelling'
-]);
 
 function grouped(item: Item): Group[] {
   const groups: Group[] = [];
@@ -261,7 +249,7 @@ function workOf(step: Step, item: Item, turned: boolean): Work {
   return {
     kind: 'hand',
     id,
-    op: renamedIn(op, (kind, named) => (kind === 'thread' ? writtenThread(threadOf(named)) : named)),
+    op,
     turned
   };
 }

@@ -10,12 +10,10 @@ import { isPart, isTied, type Rim, rimOf } from './rims';
 import { foldOf, hangs, isBound, isQuiet } from './ways';
 import { LOOP, ownSize } from './ownSize';
 import { type Laid, useOf } from './uses';
-import { type Zipped, zippedIn } from './zipped';
+import { FOLD_OVER, type Zipped, zippedIn } from './zipped';
 
 /** Mm that an edge laid along a seam reaches over it. */
 const SEAM = 6;
-/** Mm that a flipped piece is larger than what it covers, at its seam and at its edge. */
-const FOLD_OVER = 21;
 /** And over the outline’s own edge. */
 const RIM = 12;
 

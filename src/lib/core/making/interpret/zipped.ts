@@ -6,7 +6,7 @@ import type { Spot } from './spots';
 const TAPES = 25;
 const HALF = 9;
 /** Mm that a flipped piece is cut larger than what it covers, at its seam and at its edge. */
-const FOLD_OVER = 21;
+export const FOLD_OVER = 21;
 /** Seams at a zip lie no nearer and no farther apart, mm. */
 const BETWEEN = { least: 10, most: 60 };
 

@@ -79,7 +79,12 @@ export interface Planned {
   lineOf: string[];
 }
 
-/** The same, with what lies behind it. */
+/**
+ * The same, with what lies behind it.
+ *
+ * @example
+ * decode(planned(input).problem, planned(input).decisions).finish // that of its plan, s from the midnight before
+ */
 export function planned(input: BatchInput, options: BatchOptions = {}): Planned {
   const { order, items, shop, progress = NOTHING_DONE } = input;
   const stations = stationsOf(shop, order.machineIds);
@@ -143,7 +148,14 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
   };
 }
 
-/** When each line is done, from the tasks of a schedule; what is washed together is waited for by all that is washed. */
+/**
+ * When each line is done, s from the midnight before: what is washed together is waited for by all that is washed.
+ *
+ * @param lineOf the line of each job
+ *
+ * @example
+ * doneByLine(problem, ['tabs', 'lace'], schedule).get('lace') // 61200: 17:00
+ */
 export function doneByLine(
   { jobs }: Pick<Problem, 'jobs'>,
   lineOf: readonly string[],
@@ -256,10 +268,10 @@ function hoopingsOf(
     const input = { context, stage, hoop, hoops, stations };
     const own = rounds ? inRounds({ ...input, copies: Math.max(0, copies - begun) }, rounds) : [];
     if (own.length > 0) return own;
-    if (composition === 'rounds') composition = 'full';
+    const how = composition === 'rounds' ? 'full' : composition;
     return context.line.repeats
-      ? withoutFirst(compose(composition, { ...input, copies }), begun)
-      : compose(composition, { ...input, copies: Math.max(0, copies - begun) });
+      ? withoutFirst(compose(how, { ...input, copies }), begun)
+      : compose(how, { ...input, copies: Math.max(0, copies - begun) });
   });
 }
 

@@ -1,3 +1,3 @@
 export { drawnProblem } from './draw';
-export { type Promised, promiseOf } from './promise';
+export { chanceOf, type Promised, promiseOf, quantile } from './promise';
 export { type Spread, spreadOf } from './spread';

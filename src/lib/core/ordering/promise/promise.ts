@@ -83,12 +83,23 @@ function drawnOf(made: Planned, order: Order, spread: Spread, draws: number, see
   });
 }
 
-/** The value below which such a share of sorted values lies. */
+/**
+ * The value below which such a share of sorted values lies; 0 where there is none.
+ *
+ * @example
+ * quantile([10, 20, 30, 40, 50], 0.8) // 50
+ */
 export function quantile(sorted: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 }
 
-function chanceOf(sorted: readonly number[], due: number): number {
+/**
+ * Share of values that do not lie above one.
+ *
+ * @example
+ * chanceOf([1, 2, 3, 4], 3) // 0.75
+ */
+export function chanceOf(sorted: readonly number[], due: number): number {
   return sorted.filter((finish) => finish <= due).length / Math.max(1, sorted.length);
 }
 

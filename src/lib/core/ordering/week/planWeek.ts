@@ -8,7 +8,7 @@ import {
   secondsBetween
 } from '$lib/core/ordering/day';
 import { decode } from '$lib/core/solvers/schedule';
-import { drawnProblem, type Spread } from '$lib/core/ordering/promise';
+import { chanceOf, drawnProblem, quantile, type Spread } from '$lib/core/ordering/promise';
 import { seeded } from '$lib/core/base/units';
 import { mergedOrders, type OpenOrder, orderOfLine } from './merged';
 
@@ -90,8 +90,8 @@ export function planWeek(input: WeekInput, spread?: Spread, rounds?: number): We
           name: order.name,
           finish: ends.get(order.id) ?? made.plan.start,
           due,
-          fourInFive: own ? (own[Math.floor(own.length * 0.8)] ?? null) : null,
-          chance: own && due !== null ? own.filter((at) => at <= due).length / own.length : null
+          fourInFive: own ? quantile(own, 0.8) : null,
+          chance: own && due !== null ? chanceOf(own, due) : null
         };
       })
       .sort((a, b) => (a.due ?? NO_DATE) - (b.due ?? NO_DATE) || a.finish - b.finish)
@@ -125,7 +125,11 @@ function drawEnds({ problem, decisions, lineOf }: Planned, spread: Spread): Map<
   for (let draw = 0; draw < DRAWS; draw++) {
     const drawn = drawnProblem(problem, spread, random);
     const done = endsIn(drawn, lineOf, decode(drawn, decisions, true));
-    for (const [id, at] of done) ends.set(id, [...(ends.get(id) ?? []), at]);
+    for (const [id, at] of done) {
+      const own = ends.get(id);
+      if (own) own.push(at);
+      else ends.set(id, [at]);
+    }
   }
   for (const own of ends.values()) own.sort((a, b) => a - b);
   return ends;

@@ -8,7 +8,7 @@ import { objectsOf } from './objects';
 import type { SheetPiece } from './pieceWords';
 import { segmentsOf } from './segments';
 import type { Sentence } from './sentences';
-import { type More, type Said, Transcript } from './transcript';
+import { type More, type Said, SoFar } from './soFar';
 import { roleInPlace } from './roleInPlace';
 import { againAs, type Repeats, repeatsOf, toRepeat } from './repeats';
 import { withSkipped } from './skipped';
@@ -57,7 +57,7 @@ export function readActions(
 }
 
 /** Reads sentence by sentence. */
-class Reader extends Transcript {
+class Reader extends SoFar {
   /** Stops that a sentence names before all it asks for is done: “for stop 5 change to gold and wind a bobbin”. */
   readonly #deferred: (() => void)[] = [];
   /** Sentences read so far, as they were written. */

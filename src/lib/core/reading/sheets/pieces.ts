@@ -1,3 +1,4 @@
+import { isSame } from '$lib/core/documents/changes';
 import { numberSaid } from '$lib/core/base/units';
 import type { PaperLine } from '$lib/core/reading/pages';
 import { entriesOf } from './entries';
@@ -48,7 +49,7 @@ export function piecesListed(lines: readonly PaperLine[]): SheetPiece[] {
     top?.role === null &&
     top.line !== others[0]?.line &&
     !top.isCounted &&
-    others.every(({ cut }) => JSON.stringify(cut) !== JSON.stringify(top.cut)) &&
+    others.every(({ cut }) => !isSame(cut, top.cut)) &&
     (others.filter(({ isCounted }) => isCounted).length >= 2 ||
       (top.line === lines[0]?.line && others.length >= 2));
   return withHeads(isThing ? others : pieces);

@@ -21,7 +21,7 @@ const scheduler = fsrs({ enable_fuzz: false });
  * What is known after a drill was answered: a wrong one comes again soon, a right one later each time.
  *
  * @example
- * practised(nothing, drill, true, new Date()).skills[drill.skill] // { right: 1, wrong: 0 }
+ * practised(nothing, drill, true, now).skills[drill.skill] // { right: 1, wrong: 0 }
  */
 export function practised(
   before: Practised,

@@ -18,7 +18,7 @@ export interface Said {
 }
 
 /** The actions and stops that were read so far, and what is known of the hoop by now. */
-export class Transcript {
+export class SoFar {
   readonly actions: SheetAction[] = [];
   readonly stops: SheetStop[] = [];
   protected readonly now = new Memory();
