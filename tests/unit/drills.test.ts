@@ -85,3 +85,30 @@ describe('what to practise next', () => {
     );
   });
 });
+
+describe('how well it goes', () => {
+  it('counts each skill apart, right and wrong', () => {
+    const now = new Date('2026-11-28T10:00:00Z');
+    const [first] = drills('snap-tab').filter(({ skill }) => skill === 'side');
+    const [second] = drills('snap-tab').filter(({ skill }) => skill === 'time');
+    if (!first || !second) throw new Error('no drill');
+    const known = practised(practised(Practised.parse({}), first, true, now), second, false, now);
+    expect(known.skills).to.deep.equal({ side: { right: 1, wrong: 0 }, time: { right: 0, wrong: 1 } });
+    expect(Object.keys(known.cards)).to.have.members([first.id, second.id]);
+  });
+
+  it('asks each skill twice before the weakest goes first', () => {
+    const own = drills('snap-tab');
+    const asked: string[] = [];
+    let known = Practised.parse({});
+    let now = new Date('2026-11-28T10:00:00Z');
+    for (let at = 0; at < SKILLS.length; at++) {
+      const drill = nextDrill(own, known, now);
+      if (!drill) break;
+      asked.push(drill.skill);
+      known = practised(known, drill, true, now);
+      now = new Date(now.getTime() + 1000);
+    }
+    expect(new Set(asked).size).to.equal(SKILLS.length);
+  });
+});
