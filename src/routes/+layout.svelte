@@ -3,7 +3,9 @@
   import { page } from '$app/state';
   import {
     bringInDemo,
+    clearPictures,
     demoWasLoaded,
+    getPicture,
     isEmpty,
     live,
     openOrders,
@@ -11,6 +13,7 @@
     shelfRows
   } from '$lib/data';
   import { followSummaries } from '$lib/workers';
+  import { picturesFrom } from '$lib/ui/picture/photos.svelte';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
   import KeysHelp from './KeysHelp.svelte';
@@ -31,12 +34,14 @@
     () => finding,
     async (wanted) => (wanted ? openOrders() : [])
   );
+  picturesFrom(getPicture);
   const atMachine = $derived(page.url.pathname.startsWith('/run/'));
 
   // An empty workroom has nothing to summarise.
   const empty = live(() => null, isEmpty);
   $effect(() => (empty.value === false ? followSummaries() : undefined));
   onMount(async () => {
+    void clearPictures(Date.now());
     // A server started for showing fills an empty browser once; what is there is never touched.
     if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;
     try {

@@ -218,7 +218,7 @@
     {/if}
     {#if (short.value ?? []).length > 0}
       <section aria-labelledby="short">
-        <h2 id="short" class="text-xl">Runs short</h2>
+        <h2 id="short" class="text-xl">Running short</h2>
         <ul>
           {#each short.value ?? [] as words (words)}<li class="border-b border-rule py-1">{words}</li>{/each}
         </ul>

@@ -13,7 +13,7 @@
     <p class="mr-auto">A new version of Jolt Step is here. What you have kept stays as it is.</p>
     <button type="button" class="button" onclick={() => (later = true)}>Later</button>
     <button type="button" class="button button-main" onclick={() => void updateServiceWorker(true)}
-      >Take it now</button
+      >Update now</button
     >
   </aside>
 {/if}

@@ -46,7 +46,7 @@
     {#if at < TOUR.length - 1}
       <button type="button" class="button button-main" onclick={() => void to(at + 1)}>Next</button>
     {:else}
-      <button type="button" class="button button-main" onclick={() => tour.go(null)}>That is all</button>
+      <button type="button" class="button button-main" onclick={() => tour.go(null)}>Finish</button>
     {/if}
     <button
       type="button"

@@ -28,7 +28,7 @@ test('from the demo’s items to a confirmed cut, a smaller stash, and back', as
   await expectAccessible(page);
 
   await page.goto('/items/ticket-pouch/cut');
-  await page.getByRole('button', { name: 'Take back the last cut' }).click();
+  await page.getByRole('button', { name: 'Undo the last cut' }).click();
   await expect(batting).toContainText('755 mm stays on it');
   await page.getByRole('link', { name: 'Stash' }).click();
   await expect(page.getByRole('row', { name: /Cotton batting/ })).toHaveCount(1);

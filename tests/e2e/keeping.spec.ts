@@ -107,7 +107,7 @@ test('the log in charts and as CSV, and what stands on the bench', async ({ page
   await page.getByRole('button', { name: 'Leave it here' }).click();
   await expect(page.getByText(/set aside, stitch 12/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'What the last run taught' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Runs short' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Running short' })).toBeVisible();
   await expect(page.getByText('Nothing has been kept in a file yet.')).toBeVisible();
   await expectAccessible(page);
 });

@@ -40,8 +40,8 @@ test('three items due tomorrow evening: from a new order to the first finished h
   await page.getByLabel('Name of the order').press('Tab');
   await page.getByLabel('Work begins').fill('2026-11-27T09:00');
   await page.getByLabel('Due').fill('2026-11-28T18:00');
-  await page.getByLabel('Comes out bad, %').fill('0');
-  await page.getByLabel('Comes out bad, %').press('Tab');
+  await page.getByLabel('Likely to be spoiled, %').fill('0');
+  await page.getByLabel('Likely to be spoiled, %').press('Tab');
   await add(page, 'Badger luggage tab', 3);
   await add(page, 'Signal lamp patch', 4);
   await add(page, 'Ticket key fob', 2);

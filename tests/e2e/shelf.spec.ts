@@ -133,7 +133,7 @@ test('by night and on a tablet: readable, and nothing to scroll at the machine',
 test('go anywhere by name', async ({ page }) => {
   await loadDemo(page);
   await page.keyboard.press('Control+k');
-  await page.getByPlaceholder('Go to a room, an item or an order').fill('lamp');
+  await page.getByPlaceholder('Go to a page, an item or an order').fill('lamp');
   await expect(page.getByRole('option', { name: /lamp/i }).first()).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/items\/lamp-patch/);

@@ -129,7 +129,9 @@ describe('thread on cloth', () => {
               on: 'RED',
               paths: [segment(5, 20, 95, 20)]
             }
-          ]
+          ],
+          art: [],
+          fittings: []
         }
       ]
     };

@@ -7,6 +7,7 @@ import {
 } from '$lib/core/documents/files';
 import { db } from './db';
 import { editHistory } from './history';
+import { picturesShown } from './pictures';
 import { readable } from './rows';
 import { runDocuments } from './runs';
 
@@ -27,7 +28,8 @@ const all = [
   db.stash,
   db.cutJobs,
   db.meta,
-  db.photos
+  db.photos,
+  db.pictures
 ];
 
 /**
@@ -45,16 +47,34 @@ export async function makeBackup(now: string): Promise<Backup> {
     stash: readable('line of the stash', await db.stash.toArray()),
     cutJobs: readable('cut job', await db.cutJobs.toArray()),
     meta: await db.meta.toArray(),
-    photos: await db.photos.toArray()
+    photos: await db.photos.toArray(),
+    pictures: await db.pictures.bulkGet([...(await picturesShown())])
   }));
-  const photos = await Promise.all(
-    stored.photos.map(async ({ image, ...photo }) => ({
-      ...photo,
-      type: image.type,
-      base64: toBase64(new Uint8Array(await image.arrayBuffer()))
-    }))
-  );
-  return { schema: 'jolt-step/backup', version: BACKUP_VERSION, at: now, ...stored, photos };
+  return {
+    schema: 'jolt-step/backup',
+    version: BACKUP_VERSION,
+    at: now,
+    ...stored,
+    photos: await Promise.all(stored.photos.map(asText)),
+    pictures: await Promise.all(stored.pictures.filter((picture) => picture !== undefined).map(asText))
+  };
+}
+
+/** A row with its picture as text. */
+async function asText<T extends { image: Blob }>({
+  image,
+  ...row
+}: T): Promise<Omit<T, 'image'> & { type: string; base64: string }> {
+  return { ...row, type: image.type, base64: toBase64(new Uint8Array(await image.arrayBuffer())) };
+}
+
+/** As it was before it was made text. */
+function asImage<T extends { type: string; base64: string }>({
+  type,
+  base64,
+  ...row
+}: T): Omit<T, 'type' | 'base64'> & { image: Blob } {
+  return { ...row, image: new Blob([fromBase64(base64)], { type }) };
 }
 
 /** Remembers that a backup was kept. */
@@ -87,10 +107,8 @@ export async function undoRestore(before: Backup): Promise<void> {
 async function replaceAll(backup: Backup): Promise<void> {
   // What was edited before is gone with the rest.
   editHistory.forget();
-  const photos = backup.photos.map(({ type, base64, ...photo }) => ({
-    ...photo,
-    image: new Blob([fromBase64(base64)], { type })
-  }));
+  const photos = backup.photos.map(asImage);
+  const pictures = backup.pictures.map(asImage);
   await db.transaction('rw', all, async () => {
     for (const table of all) await table.clear();
     await db.items.bulkAdd(backup.items);
@@ -105,6 +123,7 @@ async function replaceAll(backup: Backup): Promise<void> {
     await db.cutJobs.bulkAdd(backup.cutJobs);
     await db.meta.bulkAdd(backup.meta.map(({ key, value }) => ({ key, value })));
     await db.photos.bulkAdd(photos);
+    await db.pictures.bulkPut(pictures);
   });
 }
 

@@ -25,6 +25,14 @@ export interface Photo {
   image: Blob;
 }
 
+/** A picture that items or cloths show by its id. */
+export interface Picture {
+  id: string;
+  /** Milliseconds since 1970. */
+  at: number;
+  image: Blob;
+}
+
 /** The tables, as a readable list; each version step below says what it adds. */
 class JoltStepDatabase extends Dexie {
   items!: EntityTable<Item, 'id'>;
@@ -37,6 +45,7 @@ class JoltStepDatabase extends Dexie {
   stash!: EntityTable<StashEntry, 'id'>;
   cutJobs!: EntityTable<CutJob, 'id'>;
   photos!: EntityTable<Photo, 'id'>;
+  pictures!: EntityTable<Picture, 'id'>;
   orders!: EntityTable<Order, 'id'>;
   /** What lists show of items and runs; made anew from them whenever they change. */
   itemSummaries!: EntityTable<StoredSummary, 'id'>;
@@ -52,6 +61,7 @@ class JoltStepDatabase extends Dexie {
     photoTable(this);
     orderTable(this);
     summaryTables(this);
+    pictureTable(this);
   }
 }
 
@@ -80,6 +90,10 @@ function orderTable(db: Dexie): void {
 
 function summaryTables(db: Dexie): void {
   db.version(5).stores({ itemSummaries: 'id, stamp, words', runSummaries: 'id, startedAt', computed: 'key' });
+}
+
+function pictureTable(db: Dexie): void {
+  db.version(6).stores({ pictures: 'id' });
 }
 
 export const db = new JoltStepDatabase();

@@ -34,7 +34,9 @@ const FIELD_WORDS: Partial<Record<EditedKind, Record<string, string>>> = {
     pieces: 'a piece',
     threads: 'a thread',
     variants: 'a variant',
-    answers: 'an answer'
+    answers: 'an answer',
+    art: 'a design’s picture',
+    photo: 'the photo of the item'
   },
   setup: {
     variantId: 'the variant',

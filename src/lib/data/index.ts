@@ -49,6 +49,7 @@ export {
 export { bringInDemo, serverOffersDemo } from './server';
 export { getShop } from './shop';
 export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.svelte';
+export { addPicture, clearPictures, getPicture } from './pictures';
 export { keepPractice, practiceKept } from './practice';
 export { importStash, listStash, stashDocument } from './stash';
 export {

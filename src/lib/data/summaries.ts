@@ -14,7 +14,7 @@ import { listStash } from './stash';
 import type { LastRun, StoredSummary } from './storedSummary';
 
 /** Raised when a summary holds something else, so that all are made anew. */
-const SUMMARY_VERSION = 2;
+const SUMMARY_VERSION = 3;
 /** Summaries made before they are written, so that the first are shown soon. */
 const BATCH = 25;
 
@@ -47,8 +47,10 @@ export async function looksOf(ids: readonly string[]): Promise<Record<string, Ap
 }
 
 /** Summaries of some items, in their order; undefined for one that is not made yet. */
-export function summariesOf(ids: readonly string[]): Promise<(StoredSummary | undefined)[]> {
-  return db.itemSummaries.bulkGet([...ids]);
+export async function summariesOf(ids: readonly string[]): Promise<(StoredSummary | undefined)[]> {
+  const found = await db.itemSummaries.bulkGet([...ids]);
+  // One of an older Jolt Step holds other things and is made anew in a moment.
+  return found.map((each) => (each?.stamp.startsWith(`${SUMMARY_VERSION} `) ? each : undefined));
 }
 
 /** The last run that is over with what it taught; undefined until that is computed. */

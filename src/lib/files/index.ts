@@ -9,6 +9,7 @@ export { readPdf } from './readPdf';
 export { readZip } from './readZip';
 export { type BesideSheet, sheetPdf } from './sheetPdf';
 export { shoppingCsv, shoppingPdf } from './shopping';
+export { fitWithin, photoProblem, PICTURE_SIZES, smallPicture } from './smallPicture';
 export { templatesPdf } from './templatesPdf';
 export { templatesSvg } from './templatesSvg';
 export { zipOf } from './writeZip';

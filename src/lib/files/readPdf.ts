@@ -1,5 +1,6 @@
 import type { Page, Paper, PaperWord } from '$lib/core/reading/pages';
 import { LIMITS } from './limits';
+import { pdfLibrary } from './pdfLibrary';
 
 export type PdfReading =
   | { ok: true; paper: Paper; pages: number; skipped: number }
@@ -26,7 +27,7 @@ export async function readPdf(
   clock: () => number = () => performance.now()
 ): Promise<PdfReading> {
   const until = clock() + LIMITS.seconds * 1000;
-  const pdfjs = await library();
+  const pdfjs = await pdfLibrary();
   const task = pdfjs.getDocument({
     data: bytes.slice(),
     isEvalSupported: false,
@@ -137,17 +138,4 @@ function wordOf(item: TextItem, page: number[]): { word: PaperWord; direction: D
   const y = pb * e + pd * f + pf;
   if (![x, y, item.width].every(Number.isFinite)) return undefined;
   return { word: { text: item.str, x, y, width: item.width, height, font: item.fontName }, direction };
-}
-
-type Library = typeof import('pdfjs-dist/legacy/build/pdf.mjs');
-let loaded: Promise<Library> | undefined;
-
-/** The library with its worker in the same thread: the reader runs in a worker of its own, or on the server. */
-function library(): Promise<Library> {
-  loaded ??= (async () => {
-    const worker = await import('pdfjs-dist/legacy/build/pdf.worker.mjs');
-    Object.assign(globalThis, { pdfjsWorker: worker });
-    return import('pdfjs-dist/legacy/build/pdf.mjs');
-  })();
-  return loaded;
 }

@@ -35,7 +35,7 @@
     >
       <Dialog.Title class="sr-only">Go to</Dialog.Title>
       <Command.Root label="Go to">
-        <Command.Input class="field mb-2 w-full" placeholder="Go to a room, an item or an order" />
+        <Command.Input class="field mb-2 w-full" placeholder="Go to a page, an item or an order" />
         <Command.List class="max-h-80 overflow-y-auto">
           <Command.Empty class="p-3 text-soft">Nothing by that name.</Command.Empty>
           {#each [...PLACES, { href: '/items/new', name: 'New item' }] as { href, name } (href)}

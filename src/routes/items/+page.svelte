@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import UndoBar from '../UndoBar.svelte';
   import { keepEdit } from '../undo';
   import { goto } from '$app/navigation';
@@ -101,14 +102,17 @@
 {#if refused}<p class="mt-4 border-l-4 border-hands bg-hands-pale p-4" role="alert">{refused}</p>{/if}
 
 {#if rows.value?.length === 0}
-  <p class="mt-10 max-w-xl text-lg">
-    The shelf is empty. Paste a colour chart to make your first item, or
-    <button type="button" class="font-semibold underline" onclick={bringDemo}>bring in the demo stall</button
-    >.
-  </p>
+  <EmptyState picture="shelf"
+    ><p>
+      The shelf is empty. Paste a colour chart to make your first item, or
+      <button type="button" class="font-semibold underline" onclick={bringDemo}
+        >bring in the demo stall</button
+      >.
+    </p></EmptyState
+  >
 {:else if rows.value && found.length === 0}
   <p class="mt-10 text-lg text-soft">
-    {search.trim() ? `Nothing on this shelf answers to “${search.trim()}”.` : 'Nothing is put away.'}
+    {search.trim() ? `Nothing on this shelf matches “${search.trim()}”.` : 'Nothing is put away.'}
   </p>
 {/if}
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import { formatMinutes } from '$lib/core/base/units';
   import {
     accuracyOverTime,
@@ -68,10 +69,12 @@
 </div>
 
 {#if logged.value && open.value && count === 0}
-  <p class="mt-8 max-w-xl text-lg">
-    No run yet. Open an item on the <a class="underline" href="/items">shelf</a> and press “Stitch it”: what each
-    step really takes is kept here.
-  </p>
+  <EmptyState picture="log"
+    ><p>
+      No run yet. Open an item on the <a class="underline" href="/items">shelf</a> and press “Stitch it”: what each
+      step really takes is kept here.
+    </p></EmptyState
+  >
 {:else if logged.value}
   <Tabs.Root bind:value={tab} class="mt-2">
     <TabBar

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import type { StandInSetup } from '$lib/core/running/standIn';
   import { getShop, live, standIns, type StandIn } from '$lib/data';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -101,8 +102,10 @@
   {#each machines as machine (machine.id)}
     <MachineCard {machine} onremoved={() => void refresh()} />
   {:else}
-    {#if !problem}<p class="text-lg">
-        None is set up. Set one up, then press “Stitch it” on an item, “More”, “Follow a machine”.
-      </p>{/if}
+    {#if !problem}<EmptyState picture="machine"
+        ><p>
+          None is set up. Set one up, then press “Stitch it” on an item, “More”, “Follow a machine”.
+        </p></EmptyState
+      >{/if}
   {/each}
 </div>

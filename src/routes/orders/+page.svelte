@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import { goto } from '$app/navigation';
   import type { DocumentError } from '$lib/core/documents/files';
   import { piecesToStitch } from '$lib/core/documents/order';
@@ -72,13 +73,16 @@
 {#if refused}<p class="mt-4 border-l-4 border-hands bg-hands-pale p-4" role="alert">{refused}</p>{/if}
 
 {#if table.value?.length === 0}
-  <p class="mt-10 max-w-xl text-lg">
-    No orders yet. Make one to see how many go into a hoop, how many hoopings that is and when it is done, or
-    <button type="button" class="font-semibold underline" onclick={() => void bringDemo()}
-      >bring in the demo stall</button
-    >
-    with its weekend order.
-  </p>
+  <EmptyState picture="order"
+    ><p>
+      No orders yet. Make one to see how many go into a hoop, how many hoopings that is and when it is done,
+      or
+      <button type="button" class="font-semibold underline" onclick={() => void bringDemo()}
+        >bring in the demo stall</button
+      >
+      with its weekend order.
+    </p></EmptyState
+  >
 {/if}
 
 <ul class="mt-5 border-t-[1.5px] border-ink">

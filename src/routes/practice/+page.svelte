@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import type { Drill } from '$lib/core/running/drills';
   import { drillsOf, nextDrill, Practised, practised, SKILL_WORDS, SKILLS } from '$lib/core/running/drills';
   import { getItem, getShop, keepPractice, live, practiceKept, shelfRows } from '$lib/data';
@@ -76,11 +77,14 @@
 </div>
 
 {#if table.value && items.length === 0}
-  <p class="mt-8 max-w-xl text-lg">
-    Drills are made from items, and the shelf is empty. <a class="underline" href="/items/new">Make an item</a
-    >
-    or bring in the demo stall from the <a class="underline" href="/">bench</a>.
-  </p>
+  <EmptyState picture="practice"
+    ><p>
+      Drills are made from items, and the shelf is empty. <a class="underline" href="/items/new"
+        >Make an item</a
+      >
+      or bring in the demo stall from the <a class="underline" href="/">bench</a>.
+    </p></EmptyState
+  >
 {/if}
 
 {#if asked}
@@ -93,7 +97,7 @@
     />
   {/key}
 {:else if item && known}
-  <p class="mt-6 text-lg">Nothing of this item is left to ask for now. Take another.</p>
+  <p class="mt-6 text-lg">There is nothing left to ask about this item for now. Choose another.</p>
 {/if}
 
 <section class="mt-8 border-t-[1.5px] border-ink pt-3" aria-label="What you can do">

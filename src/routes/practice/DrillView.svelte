@@ -83,7 +83,7 @@
     </div>
     <div class="min-w-0">
       {#if chosen !== null && wrongEnd}
-        <p class="font-bold">With your answer it would end so</p>
+        <p class="font-bold">How it would end with your answer</p>
         <Pictures look={wrongEnd} name={drill.itemName} {unit} height="9rem" />
         {#if rightEnd && drill.skill !== 'mistake'}
           <p class="mt-3 font-bold">And so it should</p>

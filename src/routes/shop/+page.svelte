@@ -266,10 +266,10 @@
           void keep(
             (now) => ({ ...now, hands: { ...DEFAULT_HAND_TIMES } }),
             'Hand times are the defaults again.'
-          )}>All as they were</button
+          )}>Back to the usual times</button
       >
     </div>
-    <p class="text-soft">Seconds, of someone practised. Change what is different with you.</p>
+    <p class="text-soft">Seconds, for a practised maker. Change whatever differs for you.</p>
     <ul class="mt-2 grid grid-cols-[repeat(auto-fill,minmax(22rem,1fr))] gap-x-8 border-t-[1.5px] border-ink">
       {#each HAND_TIME_KEYS as key (key)}
         <li class="border-b border-rule">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import PickFile from '$lib/ui/PickFile.svelte';
   import type { StashEntry } from '$lib/core/documents/stash';
   import {
@@ -103,10 +104,12 @@
   </div>
 
   {#if entries.length === 0}
-    <p class="mt-8 max-w-2xl text-lg">
-      Nothing is in the stash yet. Put in what lies in your cupboard: the cutting plan uses offcuts first, and
-      the shopping list leaves out what you have. Each strip you mark as cut is taken off by itself.
-    </p>
+    <EmptyState picture="stash"
+      ><p>
+        Nothing is in the stash yet. Put in what lies in your cupboard: the cutting plan uses offcuts first,
+        and the shopping list leaves out what you have. Each strip you mark as cut is taken off by itself.
+      </p></EmptyState
+    >
   {:else if groups.length === 0}
     <p class="mt-8 text-lg">Nothing in the stash is called “{search}”.</p>
   {/if}

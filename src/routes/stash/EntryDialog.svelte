@@ -6,6 +6,7 @@
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { Dialog } from 'bits-ui';
+  import ClothPhotoField from './ClothPhotoField.svelte';
   import StitchedParts from './StitchedParts.svelte';
   import { CLOTH_KINDS, KIND_WORDS } from './words';
 
@@ -202,7 +203,7 @@
       {#if !draft.prewashed}
         <div class="flex flex-wrap gap-x-5">
           <NumberField
-            label="A wash takes, along, %"
+            label="Shrinks in the wash, along, %"
             whole={false}
             value={draft.shrinkage.along}
             onchange={(share) => draft.what === 'cloth' && share !== null && (draft.shrinkage.along = share)}
@@ -215,6 +216,15 @@
           />
         </div>
       {/if}
+      <ClothPhotoField
+        photo={draft.photo}
+        {unit}
+        onchange={(photo) => {
+          if (draft.what !== 'cloth') return;
+          if (photo) draft.photo = photo;
+          else delete draft.photo;
+        }}
+      />
     {:else if draft.what === 'thread'}
       <div class="flex flex-wrap gap-x-5">
         <NumberField
@@ -279,7 +289,7 @@
     </div>
     <div class="flex justify-end gap-3">
       <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
-      <button type="submit" class="button button-main">{known ? 'Keep it so' : 'Put it in'}</button>
+      <button type="submit" class="button button-main">{known ? 'Keep the changes' : 'Put it in'}</button>
     </div>
   </form>
 </DialogFrame>

@@ -83,8 +83,8 @@
   <div class="mr-auto">
     <h1 class="text-3xl">What went wrong?</h1>
     <p class="text-soft">
-      {known?.run ? `The run of ${known.run.itemName}. ` : ''}Press what you see; causes stand in the order of
-      what speaks for them.
+      {known?.run ? `The run of ${known.run.itemName}. ` : ''}Press what you see; the likeliest cause stands
+      first, with what points to it.
     </p>
   </div>
   <UndoBar />
@@ -124,7 +124,9 @@
 </ul>
 
 {#if symptom && known && !known.item}
-  <p class="mt-6 text-lg">Choose the item it is on: what speaks for a cause stands in its sheet.</p>
+  <p class="mt-6 text-lg">
+    Choose the item it happened on: the evidence for each cause comes from its sheet.
+  </p>
 {:else if symptom && causes.length > 0}
   <h2 class="mt-6 text-2xl">{SYMPTOMS[symptom]}</h2>
   <ol class="mt-2 border-t-[1.5px] border-ink">
@@ -153,14 +155,14 @@
             >
           {/if}
           {#if known?.run}<button type="button" class="button" onclick={() => void keepWithRun(rule.words)}
-              >That was it</button
+              >This was the cause</button
             >{/if}
         </div>
       </li>
     {/each}
   </ol>
 {:else if symptom && facts}
-  <p class="mt-6 text-lg">Nothing in this item speaks for a cause of it.</p>
+  <p class="mt-6 text-lg">Nothing in this item points to a cause.</p>
 {/if}
 
 <style>

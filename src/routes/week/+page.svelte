@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import { formatMinutes } from '$lib/core/base/units';
   import { sayTime, secondsBetween } from '$lib/core/ordering/day';
   import { spreadOf } from '$lib/core/ordering/promise';
@@ -62,10 +63,12 @@
 </div>
 
 {#if table.value && table.value.input.orders.length === 0}
-  <p class="mt-8 max-w-xl text-lg">
-    No order is open. <a class="underline" href="/orders">Make one</a>, and the week shows what your hands do
-    now, next and then, on which machine, and what you can promise.
-  </p>
+  <EmptyState picture="week"
+    ><p>
+      No order is open. <a class="underline" href="/orders">Make one</a>, and the week shows what your hands
+      do now, next and then, on which machine, and what you can promise.
+    </p></EmptyState
+  >
 {/if}
 
 {#if week}

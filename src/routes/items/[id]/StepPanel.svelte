@@ -13,6 +13,7 @@
   import Swatch from '$lib/ui/Swatch.svelte';
   import { stepTime } from '$lib/ui/steps/words';
   import Why from '$lib/ui/steps/Why.svelte';
+  import ArtOfStop from './ArtOfStop.svelte';
   import VariantDialog from './VariantDialog.svelte';
   import { ArrowDown, ArrowUp, Pencil, Plus, Trash2, Hand } from '@lucide/svelte';
 
@@ -125,6 +126,7 @@
         <dd>
           {ROLE_WORDS[step.stop.role]}{#if step.stop.charted}<small>charted {step.stop.charted}</small>{/if}
         </dd>
+        <dd><ArtOfStop {item} {trace} stop={step.stop} unit={plan.unit} {freshId} {onedit} /></dd>
         <dt>Upper thread</dt>
         <dd>
           {formatThread(step.stop.upperMetres, plan.unit)}<small

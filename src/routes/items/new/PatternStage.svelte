@@ -156,7 +156,7 @@
           id="item-house"
           class="field w-48"
           maxlength="80"
-          placeholder="need not be said"
+          placeholder="optional"
           title="Charted items of one house tell how many stitches its others take"
           bind:value={house}
         />

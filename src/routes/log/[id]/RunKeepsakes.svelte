@@ -1,14 +1,30 @@
 <script lang="ts">
   import PickFile from '$lib/ui/PickFile.svelte';
+  import type { Item } from '$lib/core/documents/item';
   import type { Run } from '$lib/core/documents/run';
-  import { addPhoto, freshId, live, markRun, photosOf, removePhoto, type Photo } from '$lib/data';
-  import { Camera, X } from '@lucide/svelte';
+  import {
+    addPhoto,
+    addPicture,
+    changeItem,
+    freshId,
+    getItem,
+    live,
+    markRun,
+    photosOf,
+    removePhoto,
+    type Photo
+  } from '$lib/data';
+  import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
+  import { keepEdit } from '../../undo';
+  import { Camera, Image, X } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
 
   /** What the maker adds to a run that is over: a note, photos, and whether it teaches. */
   let { run }: { run: Run } = $props();
   const photos = live(() => run.id, photosOf);
 
+  /** Pixels of a photo on a card. */
+  const CARD = 640;
   /** An address for each photo as long as it is shown. */
   const shown = $derived(
     (photos.value ?? []).map((photo) => ({ photo, url: URL.createObjectURL(photo.image) }))
@@ -20,11 +36,47 @@
 
   async function add(image: File): Promise<void> {
     try {
-      await addPhoto({ id: freshId(), runId: run.id, at: Date.now(), stepId: null, name: image.name, image });
-    } catch {
-      toast.error('The photo could not be stored: the browser’s storage may be full.');
+      const small = await smallPicture(image, PICTURE_SIZES.photo);
+      await addPhoto({
+        id: freshId(),
+        runId: run.id,
+        at: Date.now(),
+        stepId: null,
+        name: image.name,
+        image: small.image
+      });
+    } catch (error) {
+      toast.error(photoProblem(error));
     }
   }
+  /** The item of the run, to know whether a photo takes the place of its drawn picture. */
+  const item = live(
+    () => run.itemId,
+    async (id) => ({ found: await getItem(id) })
+  );
+  const photoOfItem = $derived(item.value?.found?.photo);
+  async function showForItem(photo: Photo): Promise<void> {
+    try {
+      const { image } = await smallPicture(photo.image, CARD);
+      const { id } = await addPicture({ id: freshId(), at: Date.now(), image });
+      await keepEdit(
+        changeItem(run.itemId, (now) => ({ ...now, photo: id }), 'the photo of the item'),
+        `This photo stands for ${run.itemName} on the shelf and in lists.`
+      );
+    } catch (error) {
+      toast.error(photoProblem(error));
+    }
+  }
+  function withoutPhoto(item: Item): Item {
+    const drawn = { ...item };
+    delete drawn.photo;
+    return drawn;
+  }
+  const showDrawn = (): Promise<boolean> =>
+    keepEdit(
+      changeItem(run.itemId, withoutPhoto, 'the photo of the item'),
+      `${run.itemName} is shown as it is drawn.`
+    );
   async function remove(photo: Photo): Promise<void> {
     await removePhoto(photo.id);
     toast('The photo is gone.', { action: { label: 'Undo', onClick: () => void addPhoto(photo) } });
@@ -60,9 +112,18 @@
         aria-label="Remove the photo {photo.name}"
         onclick={() => void remove(photo)}><X size={18} aria-hidden="true" /></button
       >
+      {#if item.value?.found}<button
+          type="button"
+          class="button button-quiet"
+          onclick={() => void showForItem(photo)}
+          ><Image size={18} aria-hidden="true" />Show it for the item</button
+        >{/if}
     </figure>
   {/each}
   <PickFile label="Photo of this run" accept="image/*" onfiles={([file]) => file && void add(file)}
     ><Camera size={20} aria-hidden="true" />Add a photo</PickFile
   >
+  {#if photoOfItem !== undefined}<button type="button" class="button" onclick={() => void showDrawn()}
+      >Show the item as drawn</button
+    >{/if}
 </div>

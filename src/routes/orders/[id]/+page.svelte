@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import type { Order } from '$lib/core/documents/order';
@@ -127,12 +128,14 @@
       {#if wanted === 'pieces'}<PiecesTab {order} {plan} {table} onchange={change} />
       {:else if !plan}
         {#if order.lines.length === 0}
-          <p class="max-w-xl text-lg">
-            Choose what is ordered first, under
-            <button type="button" class="font-semibold underline" onclick={() => show('pieces')}
-              >Pieces</button
-            >.
-          </p>
+          <EmptyState picture="order"
+            ><p>
+              Choose what is ordered first, under
+              <button type="button" class="font-semibold underline" onclick={() => show('pieces')}
+                >Pieces</button
+              >.
+            </p></EmptyState
+          >
         {/if}
       {:else if wanted === 'hoopings'}
         <HoopingsTab {order} {plan} {table} onchange={change} onstitch={(hooping) => void stitch(hooping)} />

@@ -80,7 +80,7 @@
       onchange={(value) => value && value >= 1 && onchange({ perFile: Math.min(value, 100) })}
     />
     <NumberField
-      label="Came out bad so far"
+      label="Spoiled so far"
       value={line.spoiled}
       onchange={(value) => value !== null && onchange({ spoiled: Math.min(value, 5000) })}
     />

@@ -176,7 +176,7 @@
     </label>
     <div class="flex flex-wrap gap-3">
       <NumberField
-        label="Comes out bad, %"
+        label="Likely to be spoiled, %"
         whole={false}
         value={Math.round(order.spoilage * 1000) / 10}
         onchange={(value) => value !== null && value <= 50 && set({ spoilage: value / 100 })}

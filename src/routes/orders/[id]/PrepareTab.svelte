@@ -170,7 +170,7 @@
             >
             <span>{cost === null ? '' : cost.toFixed(2)}</span>
           </li>
-        {:else}<li class="py-1.5">Nothing: the stash has it all.</li>{/each}
+        {:else}<li class="py-1.5">Nothing: the stash has all of it.</li>{/each}
       </ul>
     </section>
   </div>

@@ -38,7 +38,7 @@
         </div>{/if}
     </dl>
     {#if promised.raises.length > 0}
-      <p class="mt-3 font-bold">What would bring it forward, each planned and drawn anew</p>
+      <p class="mt-3 font-bold">What would bring it forward, each re-planned and tried again</p>
       <ul>
         {#each promised.raises as { words, chance, fourInFive } (words)}
           <li class="flex flex-wrap gap-x-4 border-b border-rule py-1.5">
@@ -52,6 +52,8 @@
       </ul>
     {/if}
   {:else}<p class="mt-2 text-soft" role="status">
-      {promising.failed ? 'The draws broke off.' : 'Drawing what may come, a thousand times.'}
+      {promising.failed
+        ? 'The trials stopped before their end.'
+        : 'Trying the plan a thousand times over, with what may happen.'}
     </p>{/if}
 </section>

@@ -8,6 +8,7 @@
   import { beforeStart, foldRun, type RunTable, runTable, type StartCheck } from '$lib/core/running/runs';
   import { machineJobOf } from '$lib/core/running/standIn';
   import { bobbinUse } from '$lib/core/solvers/bobbins';
+  import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
   import {
     addPhoto,
     appendEvent,
@@ -97,10 +98,18 @@
   async function photograph(image: File, stepId: string | null): Promise<void> {
     if (!head) return;
     try {
-      await addPhoto({ id: freshId(), runId: head.id, at: Date.now(), stepId, name: image.name, image });
+      const small = await smallPicture(image, PICTURE_SIZES.photo);
+      await addPhoto({
+        id: freshId(),
+        runId: head.id,
+        at: Date.now(),
+        stepId,
+        name: image.name,
+        image: small.image
+      });
       toast('The photo is with this run.');
-    } catch {
-      toast.error('The photo could not be stored: the browser’s storage may be full.');
+    } catch (error) {
+      toast.error(photoProblem(error));
     }
   }
 

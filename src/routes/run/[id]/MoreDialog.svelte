@@ -97,7 +97,7 @@
       {/if}
     </div>
     <div>
-      <h3 class="text-xl">Waiting to be come back to</h3>
+      <h3 class="text-xl">Skipped, to come back to</h3>
       <ul class="mt-1">
         {#each waiting as step (step.id)}
           <li>
@@ -129,7 +129,7 @@
             >
           </li>
         {:else}<li class="text-soft">
-            {now ? 'Nothing more can be stitched with it yet.' : 'It is said here once one is.'}
+            {now ? 'Nothing more can be stitched with it yet.' : 'It is shown here once one is.'}
           </li>{/each}
       </ul>
     </div>

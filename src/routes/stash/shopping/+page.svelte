@@ -1,4 +1,5 @@
 <script lang="ts">
+  import EmptyState from '$lib/ui/EmptyState.svelte';
   import { savePdf } from '../../savePdf';
   import { cutInputOf, plannedWants, shoppingList } from '$lib/core/preparing/cutting';
   import { keepShoppingWants, live, shoppingMat } from '$lib/data';
@@ -68,10 +69,12 @@
     />
   </div>
   {#if mat.wants.length === 0}
-    <p class="mt-8 max-w-2xl text-lg">
-      Choose what you are going to make, and how many. What the stash holds is used up first; the rest is
-      listed here in the steps your shops sell.
-    </p>
+    <EmptyState picture="shopping"
+      ><p>
+        Choose what you are going to make, and how many. What the stash holds is used up first; the rest is
+        listed here in the steps your shops sell.
+      </p></EmptyState
+    >
   {:else if rows.length === 0}
     <p class="mt-8 border-l-4 border-needle px-3 py-2 text-lg">
       {planning.working ? 'Looking through the stash…' : 'Nothing is missing: the stash holds all of it.'}

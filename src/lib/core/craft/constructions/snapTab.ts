@@ -66,11 +66,11 @@ function draft(p: Params): Sequence {
   s.line('outline', 'Outline', outline);
   s.line('cut-edge', 'Cut edge', offsetPath(outline, p.outside) ?? outline);
   s.line('field', 'Inside of the outline', inset(outline, Math.min(4, Math.min(p.width, p.height) / 4)));
-  s.line(
-    'holes',
-    'Hole marks',
-    segment(0, -p.height / 2 + 8, 0, p.closing === 'snap' ? p.height / 2 - 8 : -p.height / 2 + 6)
-  );
+  s.line('holes', 'Hole mark', segment(0, -p.height / 2 + 8, 0, -p.height / 2 + 6));
+  // The other half of a snap sits at the far end.
+  const marks = p.closing === 'snap' ? ['holes', 'far-hole'] : ['holes'];
+  if (p.closing === 'snap')
+    s.line('far-hole', 'Far hole mark', segment(0, p.height / 2 - 8, 0, p.height / 2 - 6));
   addStabiliser(s, p);
   s.piece('front', 'FRONT', p.front, 'applique', { covers: 'outline', shows: 'front' });
   s.piece('back', 'BACK', p.back, 'backing', { covers: 'outline', shows: 'back' });
@@ -177,7 +177,7 @@ function draft(p: Params): Sequence {
         sharesRowOf: 'outline',
         threadOf: 'outline',
         visible: 'both',
-        lineIds: ['holes'],
+        lineIds: marks,
         estimate: [{ stitches: 20 * holes, length: 1.5, attended: false }]
       });
   });

@@ -22,6 +22,14 @@ const PhotoText = z.object({
   base64: z.string()
 });
 
+/** A picture that items or cloths show, as text. */
+const PictureText = z.object({
+  id: z.string().min(1).max(120),
+  at: z.number().int().min(0),
+  type: z.string().max(100),
+  base64: z.string()
+});
+
 /** Everything a browser keeps, in one file. */
 export const Backup = versioned(
   BACKUP_HISTORY,
@@ -37,7 +45,8 @@ export const Backup = versioned(
     stash: z.array(StashEntry),
     cutJobs: z.array(CutJob),
     meta: z.array(z.object({ key: z.string().min(1), value: z.unknown() })),
-    photos: z.array(PhotoText)
+    photos: z.array(PhotoText),
+    pictures: z.array(PictureText).default([])
   })
 );
 export type Backup = z.infer<typeof Backup>;

@@ -47,6 +47,7 @@ export {
   Variant
 } from './schema';
 export { Phase, Stitched } from './phase';
+export { Art, ClothPhoto, picturesIn } from './picture';
 export { forVariant, variantOf } from './variant';
 export { removeVariant, renameVariant } from './variantEdits';
 export {

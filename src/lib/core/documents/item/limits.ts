@@ -15,6 +15,7 @@ export const LIMITS = {
   hoopings: 100,
   blocks: 300,
   variants: 40,
+  art: 40,
   /** Distance from the middle of the field, mm. */
   coordinate: 2500
 } as const;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ClothPhoto } from './picture';
 
 export const HexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'a colour is written #rrggbb');
 
@@ -55,5 +56,10 @@ export function isTwoSided(kind: MaterialKind): boolean {
   return TWO_SIDED.includes(kind);
 }
 
-export const Material = z.object({ kind: MaterialKind, name: z.string().min(1).max(80), colour: HexColour });
+export const Material = z.object({
+  kind: MaterialKind,
+  name: z.string().min(1).max(80),
+  colour: HexColour,
+  photo: ClothPhoto.optional()
+});
 export type Material = z.infer<typeof Material>;

@@ -8,6 +8,7 @@ import { withCodes } from './lifts';
 import { HexColour, Material } from './material';
 import { Phase, Stitched } from './phase';
 import { SheetOnPaper } from './sheetOnPaper';
+import { Art } from './picture';
 import { Role } from './roles';
 
 /** Versions of an item: answers and remarks got codes. */
@@ -300,7 +301,9 @@ export const Item = versioned(
       pieces: z.array(Piece).max(LIMITS.pieces),
       steps: z.array(Step).max(LIMITS.steps),
       remarks: z.array(Remark).max(LIMITS.steps).default([]),
-      answers: z.array(Answer).max(LIMITS.steps).default([])
+      answers: z.array(Answer).max(LIMITS.steps).default([]),
+      art: z.array(Art).max(LIMITS.art).optional(),
+      photo: Id.optional().describe('picture of the finished item, shown in place of the drawn one')
     })
     .superRefine(refuseTooMuch)
 );

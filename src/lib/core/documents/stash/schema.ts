@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { Path } from '$lib/core/base/geometry';
-import { MaterialKind } from '$lib/core/documents/item';
+import { ClothPhoto, MaterialKind } from '$lib/core/documents/item';
 
 /** Versions of a line of the stash; the first had no version. */
 export const STASH_ENTRY_HISTORY: VersionHistory = { kind: 'line of the stash', lifts: [] };
@@ -63,7 +63,8 @@ export const ClothEntry = z.object({
   shrinkage: z
     .object({ along: Share, across: Share })
     .default({ along: 0, across: 0 })
-    .describe('what a wash takes off it, %')
+    .describe('what a wash takes off it, %'),
+  photo: ClothPhoto.optional()
 });
 export type ClothEntry = z.infer<typeof ClothEntry>;
 

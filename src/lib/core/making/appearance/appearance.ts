@@ -7,6 +7,7 @@ import {
   simplified
 } from '$lib/core/base/geometry';
 import {
+  type ClothPhoto,
   findLine,
   isStabiliserKind,
   type Item,
@@ -21,6 +22,8 @@ import {
   type StackState,
   visibleThreads
 } from '$lib/core/making/stack';
+import { artOn, type PlacedArt } from './art';
+import { type Fitting, fittingsOn, markStitches, withFittings } from './hardware';
 
 /** A part of one face of an item: one piece, as far as it is seen. */
 export interface Patch {
@@ -29,6 +32,8 @@ export interface Patch {
   kind: MaterialKind;
   colour: string;
   rightSide: boolean;
+  /** A photo of its right side, true to size. */
+  photo?: ClothPhoto;
   /** mm, as seen from above in stitching position. */
   region: Region;
   /** The middle of a zip’s teeth, along it; null for anything else. */
@@ -51,6 +56,8 @@ export interface Threadwork {
   /** The piece it lies on, beyond which it is not seen; null where it goes over edges or stands free. */
   on: string | null;
   paths: Path[];
+  /** The design’s own picture stands for it wherever that can be shown. */
+  asArt?: true;
 }
 
 /** One face, from the outside; the back is drawn mirrored, as one sees it when the item is turned. */
@@ -58,6 +65,10 @@ export interface Side {
   side: 'front' | 'back' | 'inside';
   patches: Patch[];
   threads: Threadwork[];
+  /** Designs’ own pictures, over the threads. */
+  art: PlacedArt[];
+  /** Hardware, over everything. */
+  fittings: Fitting[];
 }
 
 /** What an item looks like, true to size. */
@@ -65,6 +76,8 @@ export interface Appearance {
   /** All faces together, mm. */
   box: Extents;
   sides: Side[];
+  /** Picture of the finished item, which takes the place of a small drawn one. */
+  photo?: string;
 }
 
 /** Corners of regions are drawn this exactly, mm: finer than a pixel on any card. */
@@ -97,19 +110,29 @@ export function appearance(state: StackState, item: Item): Appearance {
   const side = (name: Side['side'], shown: readonly Shown[]): Side => {
     // Stabiliser counts while the work is in the hoop; what is left of it in the end nobody looks at.
     const cloth = shown.filter(({ layer }) => isInHoop(state) || !isStabiliserKind(layer.material.kind));
-    const patches = cloth.map(patchOf);
+    const { art } = name === 'inside' ? { art: [] } : artOn(name, state, item);
     return {
       side: name,
-      patches,
-      threads: threads.flatMap(({ face, work }) => (face === name ? [work] : []))
+      patches: cloth.map(patchOf),
+      threads: threads.flatMap(({ face, work }) => (face === name ? [work] : [])),
+      art,
+      fittings: []
     };
   };
   const sides = [side('front', seen.front), side('back', seen.back)];
   if (seen.lining.length > 0) sides.push(side('inside', seen.lining));
   const box =
     regionExtents(sides.flatMap(({ patches }) => patches.map(({ region }) => region))) ??
-    extentsOfAll(sides.flatMap((own) => own.threads.flatMap(({ paths }) => paths)));
-  return { box: box ?? EMPTY, sides };
+    extentsOfAll(sides.flatMap((own) => own.threads.flatMap(({ paths }) => paths))) ??
+    EMPTY;
+  const fitted = sides.map((own) => ({ ...own, fittings: fittingsOn(own.side, state, box) }));
+  return {
+    box: withFittings(
+      box,
+      fitted.flatMap(({ fittings }) => fittings)
+    ),
+    sides: fitted
+  };
 }
 
 /**
@@ -127,8 +150,10 @@ export function sketchOf({ box, sides }: Appearance): Appearance {
   };
   return {
     box,
-    sides: sides.slice(0, 1).map(({ side, patches, threads }) => ({
+    sides: sides.slice(0, 1).map(({ side, patches, threads, art, fittings }) => ({
       side,
+      art,
+      fittings,
       patches: patches.map((patch) => ({
         ...patch,
         region: patch.region.map((points) => fewer({ closed: true, points }).points)
@@ -149,6 +174,7 @@ function patchOf({ layer, rightSide, region }: Shown): Patch {
     kind: layer.material.kind,
     colour: layer.material.colour,
     rightSide,
+    ...(layer.material.photo && rightSide && { photo: layer.material.photo }),
     region: region.map((points) => simplified({ closed: true, points }, EXACT).points),
     teeth: layer.zip === null ? null : teethOf(layer),
     folds: layer.folds.map(({ from, to }) => ({ from: [...from], to: [...to] }))
@@ -169,9 +195,13 @@ function teethOf(layer: Layer): Patch['teeth'] {
 function threadwork(state: StackState, item: Item): Faced[] {
   const colours = new Map(item.threads.map(({ id, colour }) => [id, colour]));
   const visible = new Map(visibleThreads(state).map((each) => [each.stepId, each]));
+  const drawn = new Set(
+    (['front', 'back'] as const).flatMap((side) => [...artOn(side, state, item).stepIds])
+  );
   const works = state.seams.flatMap((seam) => {
     const { upper, bobbin } = visible.get(seam.stepId) ?? { upper: null, bobbin: null };
-    const paths = seam.paths.filter(({ points }) => points.length > 1);
+    const stitched = seam.role === 'closure-mark' ? markStitches(seam.paths) : seam.paths;
+    const paths = stitched.filter(({ points }) => points.length > 1);
     if (paths.length === 0) return [];
     const work = (colour: string, on: string | null): Threadwork => ({
       stepId: seam.stepId,
@@ -179,7 +209,8 @@ function threadwork(state: StackState, item: Item): Faced[] {
       weave: weaveOf(seam, item),
       width: WIDTHS[seam.role] ?? LINE,
       on: SATIN.has(seam.role) ? null : on,
-      paths
+      paths,
+      ...(drawn.has(seam.stepId) && { asArt: true as const })
     });
     const onOf = (thread: Seam['upper']): string | null =>
       state.layers.some(({ pieceId }) => pieceId === thread?.pieceId) ? (thread?.pieceId ?? null) : null;
@@ -204,7 +235,10 @@ function together(works: readonly Faced[]): Faced[] {
       work.weave === 'filled'
         ? kept.find(
             (each) =>
-              each.face === face && each.work.weave === 'filled' && each.work.paths[0] === work.paths[0]
+              each.face === face &&
+              each.work.weave === 'filled' &&
+              each.work.asArt === work.asArt &&
+              each.work.paths[0] === work.paths[0]
           )
         : undefined;
     if (same) same.work.colours = [...new Set([...same.work.colours, ...work.colours])];

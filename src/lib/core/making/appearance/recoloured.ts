@@ -1,6 +1,6 @@
-import type { Item } from '$lib/core/documents/item';
+import type { Item, Material } from '$lib/core/documents/item';
 import type { StackState } from '$lib/core/making/stack';
-import { type Appearance, appearance } from './appearance';
+import { type Appearance, appearance, type Patch } from './appearance';
 
 /**
  * What an item looks like once only its colours have changed: nothing is simulated anew.
@@ -20,8 +20,14 @@ export function recoloured(state: StackState, item: Item): Appearance {
       ...side,
       patches: side.patches.map((patch) => {
         const material = pieceOf.get(patch.pieceId)?.material;
-        return material ? { ...patch, kind: material.kind, colour: material.colour } : patch;
+        return material ? inMaterial(patch, material) : patch;
       })
     }))
   };
+}
+
+function inMaterial(patch: Patch, { kind, colour, photo }: Material): Patch {
+  const { pieceId, name, rightSide, region, teeth, folds } = patch;
+  const plain = { pieceId, name, rightSide, region, teeth, folds, kind, colour };
+  return photo && rightSide ? { ...plain, photo } : plain;
 }

@@ -1,5 +1,5 @@
 import { hoopAfter } from '$lib/core/craft/operations';
-import type { Item } from '$lib/core/documents/item';
+import type { Item, Operation } from '$lib/core/documents/item';
 import type { CutSizes } from './layer';
 import { changeLayers } from './operations';
 import { EMPTY_STACK, type StackState, type StackStep } from './state';
@@ -38,10 +38,15 @@ export function simulate(item: Item, cuts: CutSizes): StackStep[] {
       bobbin: rest.bobbin === undefined ? state.bobbin : rest.bobbin,
       needle: rest.needle ?? state.needle,
       hoop: hoopAfter(state.hoop, step.op),
-      turns: state.turns + (rest.turned ? 1 : 0)
+      turns: state.turns + (rest.turned ? 1 : 0),
+      hardware: [...state.hardware, ...hardwareOf(step.op)]
     };
     return { stepId, state, changed, problem };
   });
+}
+
+function hardwareOf(op: Operation): StackState['hardware'] {
+  return op.do === 'hardware' ? Array.from({ length: op.count }, () => op.kind) : [];
 }
 
 const NOTHING: StopStitched = { seam: null, problem: null };

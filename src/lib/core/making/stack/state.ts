@@ -82,6 +82,8 @@ export interface StackState {
   needle: string | null;
   /** How often the work has been turned right side out. */
   turns: number;
+  /** Hardware set so far, one by one. */
+  hardware: OperationOf<'hardware'>['kind'][];
 }
 
 /** What a step did to the hoop. */
@@ -113,7 +115,8 @@ export const EMPTY_STACK: StackState = {
   aside: [],
   bobbin: null,
   needle: null,
-  turns: 0
+  turns: 0,
+  hardware: []
 };
 
 /** Layers changed where their piece is named. */

@@ -43,7 +43,9 @@ export function itemSummary(item: Item, setup: Setup | undefined, shop: Shop): I
     needle: totals.needle.value,
     waiting: totals.waiting.value,
     ribbon: ribbonSteps(steps),
-    look: last ? sketchOf(appearance(last, item)) : null,
+    look: last
+      ? { ...sketchOf(appearance(last, item)), ...(item.photo !== undefined && { photo: item.photo }) }
+      : null,
     toLookAt: [...warnings, ...checked.open].filter(({ severity }) => severity !== 'note').length
   };
 }

@@ -114,7 +114,19 @@ export function threadsIn(entries: readonly StashEntry[]): ThreadEntry[] {
 export function clothsLike({ kind }: Pick<Material, 'kind'>, entries: readonly StashEntry[]): Material[] {
   const found = new Map<string, Material>();
   for (const entry of entries)
-    if (entry.what === 'cloth' && entry.kind === kind && entry.count > 0 && entry.height > 0)
-      found.set(comparedName(entry.name), { kind, name: entry.name, colour: entry.colour });
+    if (
+      entry.what === 'cloth' &&
+      entry.kind === kind &&
+      entry.count > 0 &&
+      entry.height > 0 &&
+      // Of two of one name the one with a photo shows what it looks like.
+      !found.get(comparedName(entry.name))?.photo
+    )
+      found.set(comparedName(entry.name), {
+        kind,
+        name: entry.name,
+        colour: entry.colour,
+        ...(entry.photo && { photo: entry.photo })
+      });
   return [...found.values()];
 }

@@ -65,8 +65,8 @@
   {#if kind}<button
       type="button"
       class="button button-quiet"
-      aria-label="Once more"
-      title="Once more"
+      aria-label="Repeat this block"
+      title="Repeat this block"
       onclick={onagain}><CopyPlus size={18} aria-hidden="true" /></button
     >{/if}
   <button

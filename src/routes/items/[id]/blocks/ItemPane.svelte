@@ -50,7 +50,7 @@
       id="item-house"
       class="field w-44"
       maxlength="80"
-      placeholder="need not be said"
+      placeholder="optional"
       value={item.house ?? ''}
       onchange={(event) => {
         const house = event.currentTarget.value.trim();

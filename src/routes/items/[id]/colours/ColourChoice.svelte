@@ -1,14 +1,16 @@
 <script lang="ts">
+  import type { ClothPhoto } from '$lib/core/documents/item';
   import Swatch from '$lib/ui/Swatch.svelte';
 
   /** A cloth or thread with what could take its place: the stash first, any colour otherwise. */
+  type Chosen = { name: string; colour: string; photo?: ClothPhoto | undefined };
   interface Props {
     what: string;
     label: string;
     colour: string;
-    offers: readonly { name: string; colour: string }[];
+    offers: readonly Chosen[];
     fixed: boolean;
-    onchoose: (chosen: { name: string; colour: string }) => void;
+    onchoose: (chosen: Chosen) => void;
   }
   let { what, label, colour, offers, fixed, onchoose }: Props = $props();
 
@@ -25,7 +27,12 @@
       value={String(taken)}
       onchange={({ currentTarget }) => {
         const offer = offers[Number(currentTarget.value)];
-        if (offer) onchoose({ name: offer.name, colour: offer.colour });
+        if (offer)
+          onchoose({
+            name: offer.name,
+            colour: offer.colour,
+            ...(offer.photo && { photo: offer.photo })
+          });
       }}
     >
       <option value="-1">{taken < 0 ? what : 'another colour'}</option>

@@ -70,7 +70,7 @@
     {#if onremove}<button
         type="button"
         class="button button-quiet"
-        aria-label="Put {title} away"
+        aria-label="Remove {title}"
         onclick={onremove}><X size={18} aria-hidden="true" /></button
       >{/if}
   </div>
@@ -84,7 +84,7 @@
           colour={material.colour}
           offers={clothsLike(material, stash)}
           fixed={!onchange}
-          onchoose={(chosen) => cloth(id, { ...material, ...chosen })}
+          onchoose={(chosen) => cloth(id, { kind: material.kind, ...chosen })}
         />
       </li>
     {/each}

@@ -176,7 +176,7 @@
     <div class="ml-auto flex items-center gap-3">
       {#if mat.job.done.length > 0}
         <button type="button" class="button button-quiet" onclick={() => void takeBack()}
-          ><Undo2 size={20} aria-hidden="true" />Take back the last cut</button
+          ><Undo2 size={20} aria-hidden="true" />Undo the last cut</button
         >
       {/if}
       {#if mat.job.kept.length > 0 || mat.job.choices.length > 0}

@@ -85,7 +85,7 @@
       onclick={() => {
         onpiece({}, 'any');
         onclose();
-      }}>By the rules again</button
+      }}>Back to the shop’s rules</button
     >
     <button
       type="button"
