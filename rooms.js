@@ -20,7 +20,7 @@ export const wings = {
     cutJob: ['versions', 'stash'],
     plan: ['versions', 'item', 'shop'],
     run: ['versions', 'item', 'plan', 'shop'],
-    order: ['versions', 'run'],
+    order: ['versions', 'shop', 'run'],
     files: ['versions', 'item', 'pattern', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
   },
   solvers: {
@@ -74,7 +74,7 @@ export const wings = {
     day: ['copies', 'hoopings'],
     quote: ['hoopings', 'day'],
     promise: ['day'],
-    week: ['day', 'promise']
+    week: ['day', 'quote', 'promise']
   }
 };
 

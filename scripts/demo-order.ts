@@ -1,4 +1,5 @@
-import { DEFAULT_BENCH, DEFAULT_RATES, newLine, type Order } from '$lib/core/documents/order';
+import { DEFAULT_BENCH } from '$lib/core/documents/shop';
+import { DEFAULT_RATES, newLine, type Order } from '$lib/core/documents/order';
 
 /** The stall’s order for a weekend: tabs with names, patches, and lace that dries overnight. */
 export const order: Order = {

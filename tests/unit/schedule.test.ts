@@ -174,7 +174,10 @@ describe('schedule: by hand', () => {
   });
 
   it('keeps to bench hours: hands in no break, the needle through it, nothing after closing', () => {
-    const calendar = calendarOf({ from: 540, to: 720, breaks: [{ from: 600, to: 630 }], days: [1, 2] }, 1);
+    const calendar = calendarOf(
+      { from: 540, to: 720, breaks: [{ from: 600, to: 630 }], days: [1, 2] },
+      '2026-11-30T08:00'
+    );
     expect(calendar.hands.slice(0, 3)).to.deep.equal([
       { from: 32_400, to: 36_000 },
       { from: 37_800, to: 43_200 },

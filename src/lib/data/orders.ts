@@ -1,7 +1,8 @@
 import type { WeekInput } from '$lib/core/ordering/week';
 import { type DocumentError, readDocument } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
-import { DEFAULT_BENCH, DEFAULT_RATES, newLine, type Order, ORDER_VERSION } from '$lib/core/documents/order';
+import { DEFAULT_BENCH } from '$lib/core/documents/shop';
+import { DEFAULT_RATES, newLine, type Order, ORDER_VERSION } from '$lib/core/documents/order';
 import { type Run, RUN_VERSION } from '$lib/core/documents/run';
 import {
   type BatchInput,
@@ -130,8 +131,8 @@ export async function weekTable(now: string): Promise<WeekTable> {
         .map((item) => ({ item, setup: setups.find((setup) => setup?.itemId === item.id) })),
       room: {
         from: now,
-        bench: first?.order.bench ?? DEFAULT_BENCH,
-        people: Math.max(1, ...open.map(({ order }) => order.people))
+        bench: shop.workroom?.bench ?? first?.order.bench ?? DEFAULT_BENCH,
+        people: shop.workroom?.people ?? Math.max(1, ...open.map(({ order }) => order.people))
       }
     }
   };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Bench } from '$lib/core/documents/order';
+  import type { Bench } from '$lib/core/documents/shop';
   import { toast } from 'svelte-sonner';
 
   /** The hours hands are at the bench, the break, and the days. */

@@ -1,7 +1,5 @@
 export { Placement, type Turn, TURNS } from './placement';
 export {
-  Bench,
-  DEFAULT_BENCH,
   DEFAULT_RATES,
   newLine,
   Order,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { versioned, versionField, type VersionHistory, versionOf } from '$lib/core/documents/versions';
 import { Way } from '$lib/core/documents/run';
+import { Bench, DEFAULT_BENCH } from '$lib/core/documents/shop';
 import { Placement } from './placement';
 
 /** Versions of an order. */
@@ -11,7 +12,6 @@ const Id = z.string().min(1).max(120);
 const Mm = z.number().min(0).max(5000);
 /** A day and a time as they stand on the wall of the workroom. */
 const WallTime = z.iso.datetime({ local: true, error: 'give a day and a time' });
-const MinuteOfDay = z.number().int().min(0).max(1440);
 const Money = z.number('give an amount').min(0, 'not below 0').max(1_000_000);
 
 /** Where one item repeats on something larger than a hoop. */
@@ -58,15 +58,6 @@ export const OrderLine = z.object({
 });
 export type OrderLine = z.infer<typeof OrderLine>;
 
-/** When hands are at the bench. */
-export const Bench = z.object({
-  from: MinuteOfDay,
-  to: MinuteOfDay,
-  breaks: z.array(z.object({ from: MinuteOfDay, to: MinuteOfDay })).max(8),
-  days: z.array(z.number().int().min(0).max(6)).min(1).describe('days of the week, Sunday is 0')
-});
-export type Bench = z.infer<typeof Bench>;
-
 /** What an hour and everything else costs; each is the maker’s own to say. */
 export const Rates = z.object({
   currency: z.string().trim().max(6),
@@ -79,12 +70,6 @@ export const Rates = z.object({
 });
 export type Rates = z.infer<typeof Rates>;
 
-export const DEFAULT_BENCH: Bench = {
-  from: 540,
-  to: 1080,
-  breaks: [{ from: 750, to: 795 }],
-  days: [1, 2, 3, 4, 5, 6]
-};
 export const DEFAULT_RATES: Rates = {
   currency: '',
   handsHour: 15,
@@ -128,6 +113,10 @@ export const Order = versioned(
       due: WallTime.nullable().default(null),
       from: WallTime.describe('when work may begin, or goes on after a change of plan'),
       spoilage: z.number().min(0).max(0.5).default(0.03).describe('share that comes out bad'),
+      goes: z
+        .enum(['first', 'last'])
+        .optional()
+        .describe('before or after all other orders on every machine; by its date where missing'),
       machineIds: z.array(Id).max(50).default([]).describe('every machine of the shop where empty'),
       people: z.number().int().min(1).max(8).default(1),
       bench: Bench.default(DEFAULT_BENCH),

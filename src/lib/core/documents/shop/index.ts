@@ -21,4 +21,5 @@ export { Factor, Learned, type LearnedCount, LearnedHands, LearnedMachine } from
 export { isSameLayout, PAPER_FIELDS, type PaperField, PaperLayout } from './paperLayout';
 export { reachWords, readReach } from './reach';
 export { Hoop, Machine, Setup, SETUP_HISTORY, Shop, SHOP_HISTORY } from './schema';
+export { Bench, DEFAULT_BENCH, Workroom } from './workroom';
 export { BobbinKind, bobbinKindOf, BobbinOn } from './supplies';

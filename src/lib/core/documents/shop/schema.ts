@@ -13,6 +13,7 @@ import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
 import { HAND_TIME_KEYS, HandTimes } from './handTimes';
 import { Learned } from './learned';
 import { PaperLayout } from './paperLayout';
+import { Workroom } from './workroom';
 import { BOBBIN_KINDS, BobbinKind, BobbinOn, Spool } from './supplies';
 
 /** Version 2: hand times that are no longer told apart fall away. */
@@ -141,6 +142,7 @@ export const Shop = versioned(
       .max(20)
       .optional()
       .describe('who works here, where it is more than one'),
+    workroom: Workroom.optional().describe('its hours, days off and machines that are away'),
     learned: Learned.optional().describe('computed from the logged runs; left out when the shop is stored'),
     needleHours: z
       .number()

@@ -12,6 +12,8 @@ export interface BatchInput {
   items: readonly { item: Item; setup?: Setup | undefined }[];
   shop: Shop;
   progress?: Progress;
+  /** When lines may begin at the earliest, s from the midnight before; with the order where missing. */
+  notBefore?: Readonly<Record<string, number>>;
   /** On a spool of thread, m. */
   spoolMetres?: number;
 }

@@ -1,5 +1,5 @@
 import type { Order } from '$lib/core/documents/order';
-import type { Shop } from '$lib/core/documents/shop';
+import { paceOf, type Shop } from '$lib/core/documents/shop';
 import {
   compose,
   type ComposedHooping,
@@ -25,13 +25,13 @@ import {
   worth
 } from '$lib/core/solvers/schedule';
 import type { BatchPlan } from './batchPlan';
-import { calendarOf } from './benchHours';
+import { awaySpans, calendarOf } from './benchHours';
 import { describe } from './describe';
 import { compareHoops } from './hoopChoice';
 import { beganJob, precedence, scheduleJobOf } from './jobs';
 import { type Begun, copiesOf, NOTHING_DONE, type Progress } from './progress';
 import { sharedHoops } from './sharedHoops';
-import { secondsBetween, weekdayOf } from './wallTime';
+import { secondsBetween } from './wallTime';
 import type { BatchInput, LinePlan, Candidate } from './linePlan';
 
 export interface BatchOptions {
@@ -48,6 +48,8 @@ export interface BatchOptions {
 export interface Preference {
   rank: (lineId: string) => number;
   cost: (doneAt: ReadonlyMap<string, number>, schedule: Schedule) => number;
+  /** The order of the lines was fixed by hand: on every machine it is kept. */
+  fixed?: boolean;
 }
 
 /** A spool of thread where nobody has said what is on it, m. */
@@ -175,7 +177,7 @@ export function doneByLine(
 }
 
 /** The same queues with the lines that go first in front, where that costs less; hands wait more or less readily. */
-function preferred(candidate: Candidate, { rank, cost }: Preference): Candidate {
+function preferred(candidate: Candidate, { rank, cost, fixed = false }: Preference): Candidate {
   const { problem, found } = candidate;
   const lineOf = [...candidate.begun, ...candidate.hoopings].map(({ lineId }) => lineId);
   const { queues } = found.decisions;
@@ -184,7 +186,7 @@ function preferred(candidate: Candidate, { rank, cost }: Preference): Candidate 
   const bias = new Float64Array(problem.jobs.length * URGENCIES);
   problem.jobs.forEach((_, job) => bias.fill(rankOf(job) * EAGER, job * URGENCIES, (job + 1) * URGENCIES));
   const tried: Decisions[] = [
-    found.decisions,
+    ...(fixed ? [] : [found.decisions]),
     ...[0, 0.3, 0.7].flatMap((patience) => [
       { queues: sorted, patience },
       { queues: sorted, patience, bias }
@@ -291,7 +293,7 @@ function schedule(
   hoopings: ComposedHooping[],
   lines: readonly LinePlan[],
   stations: readonly StationOf[],
-  { order, shop, progress = NOTHING_DONE, spoolMetres = SPOOL_M }: BatchInput,
+  { order, shop, progress = NOTHING_DONE, spoolMetres = SPOOL_M, notBefore }: BatchInput,
   options: ScheduleSearchOptions
 ): Candidate {
   const contexts = new Map(lines.map(({ context }) => [context.line.id, context]));
@@ -309,16 +311,24 @@ function schedule(
   }
   for (const hooping of hoopings) {
     const context = contexts.get(hooping.lineId);
-    if (context) jobs.push(scheduleJobOf(hooping, context, stations, shop));
+    if (!context) continue;
+    const begins = notBefore?.[hooping.lineId];
+    jobs.push({
+      ...scheduleJobOf(hooping, context, stations, shop),
+      ...(begins !== undefined && { notBefore: begins })
+    });
   }
   const after = precedence(begun, hoopings, progress);
   const heads = Math.max(1, ...stations.map((station) => station.heads));
   const problem: Problem = {
     jobs: jobs.map((job, at) => ({ ...job, id: `${at}`, after: after[at] ?? [] })),
-    stations: stations.map((station) => stationOf(station, shop, lines)),
+    stations: stations.map((station) => ({
+      ...stationOf(station, shop, lines),
+      away: awaySpans(station.machine.id, order.from, shop.workroom)
+    })),
     people: order.people,
     hoops: Object.fromEntries(shop.hoops.map(({ id, count = 1 }) => [id, Math.max(count, heads)])),
-    calendar: calendarOf(order.bench, weekdayOf(order.from)),
+    calendar: calendarOf(order.bench, order.from, shop.workroom),
     start: secondsBetween(order.from, order.from),
     table,
     spoolMetres
@@ -336,6 +346,7 @@ function stationOf({ id, machine, heads }: StationOf, { hands }: Shop, lines: re
     bobbin: full,
     bobbinFull: full,
     bobbinChange: hands.bobbin * heads,
-    spoolChange: hands.rethread * heads
+    spoolChange: hands.rethread * heads,
+    spm: paceOf(machine)
   };
 }

@@ -2,7 +2,7 @@ import { seeded } from '$lib/core/base/units';
 import { type Decisions, decode, type JobTimes, type Problem } from '$lib/core/solvers/schedule';
 import type { Spread } from './spread';
 
-/** Stitches a minute that needle time stands for, where faults are counted in stitches. */
+/** Stitches a minute where nobody has said what a machine averages. */
 const SPM = 700;
 
 /**
@@ -47,7 +47,8 @@ export function drawnProblem(problem: Problem, spread: Spread, random: () => num
     segments: times.segments.map((segment) => {
       if (segment.kind === 'hands') return { ...segment, seconds: byHand(segment.seconds) };
       const stitched = segment.seconds * (machines[machine] ?? 1) * factor(spread.needle.task, random);
-      const faults = poisson((((segment.seconds / 60) * SPM) / 10_000) * spread.faults.per10k, random);
+      const spm = problem.stations[machine]?.spm ?? SPM;
+      const faults = poisson((((segment.seconds / 60) * spm) / 10_000) * spread.faults.per10k, random);
       return { ...segment, seconds: stitched + faults * spread.faults.seconds * hands };
     }),
     finish: times.finish.map((work) =>

@@ -1,3 +1,10 @@
 export { endWords, orderHoops } from './layingOut';
-export { type BobbinRow, orderCutInput, orderThreads, orderWants, type ThreadRow } from './needs';
+export {
+  type BobbinRow,
+  orderCutInput,
+  orderDemands,
+  orderThreads,
+  orderWants,
+  type ThreadRow
+} from './needs';
 export { earnedReally, priceByQuantity, type Quote, quoteOf } from './quote';

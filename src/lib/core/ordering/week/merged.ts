@@ -1,5 +1,11 @@
 import type { Order } from '$lib/core/documents/order';
-import { type BatchInput, copiesOf, NOTHING_DONE, type Progress } from '$lib/core/ordering/day';
+import {
+  type BatchInput,
+  copiesOf,
+  NOTHING_DONE,
+  type Progress,
+  secondsBetween
+} from '$lib/core/ordering/day';
 
 /** An open order of the week, with how far it has come. */
 export interface OpenOrder {
@@ -73,6 +79,13 @@ export function mergedOrders(
     },
     items,
     shop,
-    progress
+    progress,
+    notBefore: Object.fromEntries(
+      open.flatMap(({ order }) =>
+        order.from > from
+          ? order.lines.map((line) => [weekLine(order.id, line.id), secondsBetween(from, order.from)])
+          : []
+      )
+    )
   };
 }

@@ -28,10 +28,15 @@ export interface WeekOrder {
   /** s from the midnight the week begins. */
   finish: number;
   due: number | null;
-  /** Done four times in five, and the chance of its due date; null until it is drawn. */
+  /** Done one time in two, four in five, nineteen in twenty, and the chance of its due date; null until it is drawn. */
+  half: number | null;
   fourInFive: number | null;
+  nineteenInTwenty: number | null;
   chance: number | null;
 }
+
+/** Orders that the maker has put before or after the others. */
+const GOES = { first: -1, 'in-turn': 0, last: 1 } as const;
 
 /** All open orders together. */
 export interface WeekPlan {
@@ -62,10 +67,17 @@ export function planWeek(input: WeekInput, spread?: Spread, rounds?: number): We
   const dueOf = new Map(
     orders.map(({ order }) => [order.id, order.due === null ? null : secondsBetween(room.from, order.due)])
   );
-  const ranks = [...dueOf].toSorted(([, a], [, b]) => (a ?? NO_DATE) - (b ?? NO_DATE)).map(([id]) => id);
+  const goes = new Map(orders.map(({ order }) => [order.id, GOES[order.goes ?? 'in-turn']]));
+  const ranks = [...dueOf]
+    .toSorted(
+      ([a, dueA], [b, dueB]) =>
+        (goes.get(a) ?? 0) - (goes.get(b) ?? 0) || (dueA ?? NO_DATE) - (dueB ?? NO_DATE)
+    )
+    .map(([id]) => id);
   const made = planned(merged, {
     ...(rounds !== undefined && { rounds }),
     prefer: {
+      fixed: orders.some(({ order }) => order.goes !== undefined),
       rank: (lineId) => ranks.indexOf(orderOfLine(lineId)),
       cost: (doneAt, schedule) =>
         schedule.finish +
@@ -90,7 +102,9 @@ export function planWeek(input: WeekInput, spread?: Spread, rounds?: number): We
           name: order.name,
           finish: ends.get(order.id) ?? made.plan.start,
           due,
+          half: own ? quantile(own, 0.5) : null,
           fourInFive: own ? quantile(own, 0.8) : null,
+          nineteenInTwenty: own ? quantile(own, 0.95) : null,
           chance: own && due !== null ? chanceOf(own, due) : null
         };
       })

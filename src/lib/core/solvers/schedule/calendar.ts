@@ -14,6 +14,27 @@ export interface Calendar {
 }
 
 /**
+ * Stretches without those when somebody or something is away.
+ *
+ * @example
+ * without([{ from: 0, to: 100 }], [{ from: 20, to: 30 }]) // [{ from: 0, to: 20 }, { from: 30, to: 100 }]
+ */
+export function without(spans: readonly Span[], away: readonly Span[]): Span[] {
+  return away.reduce<Span[]>(
+    (left, gap) =>
+      left.flatMap((span) =>
+        gap.to <= span.from || gap.from >= span.to
+          ? [span]
+          : [
+              { from: span.from, to: gap.from },
+              { from: gap.to, to: span.to }
+            ].filter(({ from, to }) => to > from)
+      ),
+    [...spans]
+  );
+}
+
+/**
  * The first time from `at` on when a piece of work fits into one stretch; one longer than every stretch begins as soon
  * as it can and goes on in the next.
  *

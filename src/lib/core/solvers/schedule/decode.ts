@@ -56,9 +56,9 @@ export function decode(problem: Problem, { queues, patience, bias }: Decisions, 
   for (;;) {
     const free = Math.min(...people);
     const person = people.indexOf(free);
-    const chosen = choose(candidates(floor, bias), free, problem, patience);
+    const chosen = choose(candidates(floor, bias), free, floor, patience);
     if (!chosen) break;
-    const span = fitIn(problem.calendar.hands, Math.max(free, chosen.ready), chosen.seconds);
+    const span = fitIn(hoursFor(floor, chosen), Math.max(free, chosen.ready), chosen.seconds);
     people[person] = span.to;
     hands.push(span);
     floor.worked = Math.max(floor.worked, span.to);
@@ -76,6 +76,11 @@ export function decode(problem: Problem, { queues, patience, bias }: Decisions, 
     spools,
     tasks
   };
+}
+
+/** Hours of hands at a machine, or at the table. */
+function hoursFor({ hours, problem }: Floor, { machine, what }: Candidate): readonly Span[] {
+  return (what === 'load' ? undefined : hours[machine]?.hands) ?? problem.calendar.hands;
 }
 
 function perform(floor: Floor, { what, machine, job, at }: Candidate, span: Span, person: number): void {
@@ -110,7 +115,7 @@ function candidates(floor: Floor, bias: Float64Array | undefined): Candidate[] {
       const seconds = segments[segment]?.seconds ?? 0;
       add('goOn', URGENCY.machine, state.ready, seconds, machine, job, 0, tailOf(segments, segment));
     } else if (loaded >= 0) {
-      const ready = Math.max(state.ready, state.loadedAt);
+      const ready = floor.beforeAway(machine, loaded, Math.max(state.ready, state.loadedAt));
       const tail = tailOf(floor.times(loaded, machine).segments, 0);
       add('putOn', URGENCY.machine, ready, floor.putOnSeconds(machine, loaded), machine, loaded, 0, tail);
     }
@@ -151,7 +156,7 @@ function tailOf(segments: readonly Segment[], from: number): number {
 function choose(
   all: readonly Candidate[],
   free: number,
-  { calendar }: Problem,
+  floor: Floor,
   patience: number
 ): Candidate | null {
   let best: Candidate | null = null;
@@ -160,7 +165,7 @@ function choose(
     const ready = Math.max(free, each.ready);
     // What cannot begin before the best can is not asked when it could.
     if (ready > bestFrom + SAME_S) continue;
-    const { from } = fitIn(calendar.hands, ready, each.seconds);
+    const { from } = fitIn(hoursFor(floor, each), ready, each.seconds);
     const later = from - bestFrom;
     const before =
       !best ||

@@ -1,6 +1,6 @@
-import { fitIn, type Span } from './calendar';
+import { type Calendar, fitIn, openAfter, type Span, without } from './calendar';
 import { HoopPool } from './hoopPool';
-import type { JobTimes, Problem, ScheduleTask } from './problem';
+import type { JobTimes, Problem, ScheduleTask, Station } from './problem';
 import { Table } from './table';
 
 /** Somebody has to press the button, s. */
@@ -22,9 +22,26 @@ interface MachineState {
   spools: Map<string, number>;
 }
 
+const known = new WeakMap<Station, Calendar>();
+
+function hoursOf(station: Station, { calendar }: Problem): Calendar {
+  if (!station.away?.length) return calendar;
+  let hours = known.get(station);
+  if (!hours) {
+    hours = {
+      hands: without(calendar.hands, station.away),
+      needle: without(calendar.needle, station.away)
+    };
+    known.set(station, hours);
+  }
+  return hours;
+}
+
 /** The workroom while a schedule is worked out: what is on every machine, in every hoop and on the table. */
 export class Floor {
   readonly machines: MachineState[];
+  /** Hours of each machine: those of the workroom, less when it is away. */
+  readonly hours: Calendar[];
   readonly hoops: HoopPool;
   readonly table: Table;
   readonly tasks: ScheduleTask[] = [];
@@ -44,6 +61,7 @@ export class Floor {
     const { jobs, stations, start } = problem;
     this.worked = start;
     this.stitched = start;
+    this.hours = stations.map((station) => hoursOf(station, problem));
     this.hoops = new HoopPool(problem.hoops, start);
     this.table = new Table(problem, (kind, job, from, to, title) =>
       this.#note(kind, job, null, null, { from, to }, title)
@@ -78,15 +96,36 @@ export class Floor {
   /** The first job of a machine’s queue whose pieces are known to be there, and when it can be loaded. */
   nextToLoad(machine: number): { job: number; ready: number } | null {
     const { jobs, start } = this.problem;
+    const now = this.machines[machine]?.ready ?? start;
+    let later: { job: number; ready: number } | null = null;
     for (const job of this.machines[machine]?.queue ?? []) {
       const own = jobs[job];
       if (!own) continue;
       let ready = start;
       for (const before of own.after) ready = Math.max(ready, this.table.finished[before] ?? NaN);
-      if (!Number.isNaN(ready))
-        return { job, ready: Math.max(ready, this.hoops.freeAt(own.hoopId, own.hoops)) };
+      if (Number.isNaN(ready)) continue;
+      const found = { job, ready: Math.max(ready, this.hoops.freeAt(own.hoopId, own.hoops)) };
+      if (own.notBefore === undefined || own.notBefore <= now) return found;
+      // What may not begin yet lets the next one pass.
+      found.ready = Math.max(found.ready, own.notBefore);
+      if (!later || found.ready < later.ready) later = found;
     }
-    return null;
+    return later;
+  }
+
+  /** When a hooping can be put on so that it is through before the machine goes away, from a time on. */
+  beforeAway(machine: number, job: number, from: number): number {
+    const station = this.problem.stations[machine];
+    const hours = this.hours[machine];
+    if (!station?.away?.length || !hours) return from;
+    const seconds = this.times(job, machine).segments.reduce((sum, segment) => sum + segment.seconds, 0);
+    let at = from;
+    for (const gap of station.away) {
+      if (gap.to <= at) continue;
+      if (openAfter(this.problem.calendar.needle, at, seconds + this.putOnSeconds(machine, job)) > gap.from)
+        at = gap.to;
+    }
+    return at;
   }
 
   load(machine: number, job: number, span: Span, person: number): void {
@@ -184,7 +223,7 @@ export class Floor {
     const { segments } = this.times(job, machine);
     let end = at;
     for (let next = segments[state.segment]; next?.kind === 'needle'; next = segments[state.segment]) {
-      const span = fitIn(this.problem.calendar.needle, end, next.seconds);
+      const span = fitIn((this.hours[machine] ?? this.problem.calendar).needle, end, next.seconds);
       this.#note('needle', job, machine, null, span, next.title);
       end = span.to;
       state.segment++;

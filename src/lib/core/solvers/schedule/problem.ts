@@ -1,4 +1,4 @@
-import type { Calendar } from './calendar';
+import type { Calendar, Span } from './calendar';
 import type { TableWork, WorkTimes } from './work';
 
 /** A hooping on one machine, with the set-up its job needs there. */
@@ -25,6 +25,8 @@ export interface ScheduleJob {
   wash: string | null;
   /** Under way already, on this machine. */
   begun: number | null;
+  /** When it may begin at the earliest, s from the midnight before; with the rest where missing. */
+  notBefore?: number;
 }
 
 /** A machine as it stands when the schedule begins. */
@@ -40,6 +42,10 @@ export interface Station {
   bobbinChange: number;
   /** A new spool when one runs out, s. */
   spoolChange: number;
+  /** Stitches a minute that it averages. */
+  spm?: number;
+  /** When it is away, the earliest first; never where missing. */
+  away?: readonly Span[];
 }
 
 /** Everything the scheduler has to know. */

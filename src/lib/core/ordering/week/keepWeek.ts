@@ -1,0 +1,78 @@
+import { sayTime, wallTimeAt } from '$lib/core/ordering/day';
+import { handTasks } from './nowNextThen';
+import type { KeptWeek } from './keptWeek';
+import { orderOfLine } from './merged';
+import type { WeekInput, WeekPlan } from './planWeek';
+
+/** Tasks of the hands that are kept: a long day’s. */
+const MOST_TASKS = 120;
+
+/**
+ * A planned week, small enough to keep: other pages show what comes next from it, and the next plan is told beside it.
+ *
+ * @example
+ * keptWeek(input, week).tasks[0]?.title // 'Load the hoop'
+ */
+export function keptWeek({ orders, shop, room }: WeekInput, { plan, orders: told }: WeekPlan): KeptWeek {
+  const wall = (seconds: number): string => wallTimeAt(room.from, seconds);
+  const machineOf = new Map(plan.stations.map(({ id, name }) => [id, name]));
+  const { workroom } = shop;
+  return {
+    at: room.from,
+    orders: orders.map(({ order }) => {
+      const own = told.find(({ orderId }) => orderId === order.id);
+      return {
+        id: order.id,
+        name: order.name,
+        pieces: order.lines.reduce((sum, { quantity }) => sum + quantity, 0),
+        left: plan.hoopings
+          .filter(({ lineId, stage, stages }) => orderOfLine(lineId) === order.id && stage === stages - 1)
+          .reduce((sum, { copies }) => sum + copies, 0),
+        ...(order.goes && { goes: order.goes }),
+        due: order.due,
+        finish: own ? wall(own.finish) : room.from
+      };
+    }),
+    room: {
+      hours: `${clock(room.bench.from)} to ${clock(room.bench.to)}, ${room.bench.days.toSorted().join(' ')}`,
+      people: room.people,
+      daysOff: workroom?.daysOff ?? [],
+      otherHours: (workroom?.otherHours ?? []).map(
+        ({ day, from, to }) => `${day} ${clock(from)} to ${clock(to)}`
+      ),
+      away: (workroom?.away ?? []).map(
+        ({ machineId, from, to }) =>
+          `${shop.machines.find(({ id }) => id === machineId)?.name ?? machineId} ${from} to ${to}`
+      )
+    },
+    tasks: handTasks(plan, plan.start, MOST_TASKS).map(({ title, from, to, orderId, station }) => ({
+      title,
+      from: wall(from),
+      to: wall(to),
+      orderId,
+      place: station ?? 'at the table'
+    })),
+    hoopings: plan.hoopings.map(({ lineId, name, copies, stationId, from, to }) => ({
+      orderId: orderOfLine(lineId),
+      name,
+      copies,
+      machine: machineOf.get(stationId) ?? '',
+      from: wall(from),
+      to: wall(to)
+    }))
+  };
+}
+
+const clock = (minutes: number): string => sayTime('2000-01-01T00:00', minutes * 60);
+
+/**
+ * What hands do next by a kept week, from a time on.
+ *
+ * @param now wall time
+ *
+ * @example
+ * nextTasks(kept, '2026-11-27T10:30', 1)[0]?.title // 'Trim the front'
+ */
+export function nextTasks(kept: KeptWeek, now: string, most: number): KeptWeek['tasks'] {
+  return kept.tasks.filter(({ to }) => to > now).slice(0, most);
+}
