@@ -74,7 +74,8 @@ export const wings = {
     day: ['copies', 'hoopings'],
     quote: ['hoopings', 'day'],
     promise: ['day'],
-    week: ['day', 'quote', 'promise']
+    week: ['day', 'quote', 'promise'],
+    after: ['day', 'hoopings']
   }
 };
 

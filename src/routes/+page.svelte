@@ -19,6 +19,7 @@
   import Times from '$lib/ui/Times.svelte';
   import { format, isToday } from 'date-fns';
   import { toast } from 'svelte-sonner';
+  import NextForHands from './NextForHands.svelte';
   import BackupPanel from './BackupPanel.svelte';
 
   const shelved = live(
@@ -122,6 +123,7 @@
     {/if}
   </section>
 {:else if shelved.value}
+  <NextForHands />
   <section class="mt-6" aria-labelledby="open-runs">
     <h2 id="open-runs" class="text-xl">At the machine</h2>
     {#if open.value?.length === 0}

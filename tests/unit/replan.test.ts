@@ -8,7 +8,7 @@ import { copiesOf, piecesDone } from '$lib/core/ordering/day/progress';
 import { foldRun } from '$lib/core/running/runs';
 import { demoItem, demoSetup, demoShop } from './support/demo';
 import { machine, orderOf, patches, plainPatch, shopOf, SIX } from './support/orders';
-import { RUN_VERSION } from '$lib/core/documents/run';
+import { runOfHooping } from './support/orderRuns';
 
 const shop = shopOf([machine('one'), machine('two')]);
 const input = patches(20, shop);
@@ -18,45 +18,7 @@ const copiesIn = (plan: BatchPlan): number => plan.hoopings.reduce((sum, { copie
 
 /** A run of a hooping of the plan, so far on that so many of its steps are done. */
 function runOf(done: number | 'all', more: Partial<Run> = {}): Run {
-  if (!first) throw new RangeError('The plan has a hooping.');
-  const made = hoopingPlan(input.order, first, plainPatch(), undefined, shop);
-  if (!made) throw new RangeError('A hooping can be stitched.');
-  const { lineId, stage, copies, stationId, hoopId, names } = first;
-  const events: RunEvent[] = [];
-  const log = (type: RunEvent['type'], stepId: string | null): void => {
-    events.push({
-      ...{
-        runId: 'run',
-        seq: events.length + 1,
-        at: 1_000_000 * (events.length + 1),
-        client: 'test',
-        copy: 1
-      },
-      ...{ type, stepId, stop: null, stitch: null, text: '' }
-    });
-  };
-  log('start', null);
-  const count = done === 'all' ? made.plan.steps.length : done;
-  for (const { id } of made.plan.steps.slice(0, count)) log('done', id);
-  if (done === 'all') log('finish', null);
-  return {
-    ...{
-      schema: 'jolt-step/run',
-      version: RUN_VERSION,
-      item: null,
-      id: 'run',
-      itemId: 'patch',
-      itemName: 'Plain patch'
-    },
-    ...{
-      startedAt: '2026-11-27T09:00:00.000Z',
-      finishedAt: done === 'all' ? '2026-11-27T12:00:00.000Z' : null
-    },
-    ...made,
-    order: { orderId: 'order', lineId, stage, copies, stationId, hoopId, names },
-    events,
-    ...more
-  };
+  return { ...runOfHooping({ order: input.order, item: plainPatch(), shop }, first, done), ...more };
 }
 
 describe('re-plan: the run of a hooping', () => {

@@ -21,10 +21,12 @@ export { addItem, duplicateItem, getItem, importItem, rawItem } from './items';
 export { isKept } from './keep';
 export { live } from './live.svelte';
 export {
+  blankOrder,
   importOrder,
   newOrder,
   openOrders,
   ordersWithProgress,
+  weekItems,
   weekTable,
   type OrderTable,
   orderTable,
@@ -62,6 +64,7 @@ export {
   shortInStash,
   summariesOf
 } from './summaries';
+export { keepWeek, weekKept } from './week';
 export { keepVoice, type Voice, voiceKept } from './voice';
 export {
   bobbinsMeasured,

@@ -1,4 +1,5 @@
-import type { WeekInput } from '$lib/core/ordering/week';
+import type { KeptWeek, WeekInput } from '$lib/core/ordering/week';
+import type { StashEntry } from '$lib/core/documents/stash';
 import { type DocumentError, readDocument } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
 import { DEFAULT_BENCH } from '$lib/core/documents/shop';
@@ -14,11 +15,14 @@ import {
 import { bobbinMeasures } from '$lib/core/running/learning';
 import { format } from 'date-fns';
 import { db } from './db';
-import { getSetup, listItems } from './items';
+import { getItem, getSetup, listItems } from './items';
 import { askToKeep } from './keep';
 import { readable, readOne } from './rows';
 import { eventsOf, prepareRun, recentRuns } from './runs';
 import { getShop } from './shop';
+import { listStash } from './stash';
+import { shelfRows } from './summaries';
+import { weekKept } from './week';
 import { THREAD_RUNS } from './workbench';
 
 /** Orders, the last worked on first; those put away too. */
@@ -28,6 +32,27 @@ export async function listOrders(): Promise<Order[]> {
 
 export async function getOrder(id: string): Promise<Order | undefined> {
   return readOne('order', await db.orders.get(id));
+}
+
+/** An order with nothing in it, which is kept nowhere. */
+export function blankOrder(id: string, room: Pick<Order, 'from' | 'people' | 'bench'>): Order {
+  const now = new Date(0).toISOString();
+  return {
+    schema: 'jolt-step/order',
+    version: ORDER_VERSION,
+    id,
+    name: 'Order',
+    customer: '',
+    note: '',
+    createdAt: now,
+    updatedAt: now,
+    lines: [],
+    due: null,
+    spoilage: 0.03,
+    machineIds: [],
+    rates: DEFAULT_RATES,
+    ...room
+  };
 }
 
 /**
@@ -40,25 +65,17 @@ export async function newOrder(
   name: string,
   from: string,
   now: string,
-  itemId?: string
+  itemId?: string,
+  count = 1
 ): Promise<Order> {
   const last = (await listOrders())[0];
   const order: Order = {
-    schema: 'jolt-step/order',
-    version: ORDER_VERSION,
-    id,
+    ...blankOrder(id, { from, people: last?.people ?? 1, bench: last?.bench ?? DEFAULT_BENCH }),
     name,
-    customer: '',
-    note: '',
     createdAt: now,
     updatedAt: now,
-    lines: itemId === undefined ? [] : [newLine('line-1', itemId)],
-    due: null,
-    from,
+    lines: itemId === undefined ? [] : [newLine('line-1', itemId, count)],
     spoilage: last?.spoilage ?? 0.03,
-    machineIds: [],
-    people: last?.people ?? 1,
-    bench: last?.bench ?? DEFAULT_BENCH,
     rates: last?.rates ?? DEFAULT_RATES
   };
   await db.orders.add(order);
@@ -107,28 +124,35 @@ export async function ordersWithProgress(): Promise<{ order: Order; progress: Pr
 export interface WeekTable {
   input: WeekInput;
   runs: Run[];
+  stash: StashEntry[];
+  /** Items on the shelf, to ask when they could be promised. */
+  shelf: { id: string; name: string }[];
+  /** The week as it was told last. */
+  kept: KeptWeek | null;
 }
 
 /** All orders that are not put away, from now on. */
 export async function weekTable(now: string): Promise<WeekTable> {
-  const [orders, shop, items, recent] = await Promise.all([
+  const [orders, shop, shelf, recent, stash, kept] = await Promise.all([
     ordersWithProgress(),
     getShop(),
-    listItems(),
-    recentRuns(THREAD_RUNS)
+    shelfRows(),
+    recentRuns(THREAD_RUNS),
+    listStash(),
+    weekKept()
   ]);
   const open = orders.filter(({ order }) => order.putAwayAt === undefined && order.lines.length > 0);
   const wanted = new Set(open.flatMap(({ order }) => order.lines.map(({ itemId }) => itemId)));
-  const setups = await Promise.all([...wanted].map(getSetup));
   const [first] = open;
   return {
     runs: recent,
+    stash,
+    kept,
+    shelf: shelf.filter(({ away }) => !away).map(({ id, name }) => ({ id, name })),
     input: {
       orders: open,
       shop,
-      items: items
-        .filter(({ id }) => wanted.has(id))
-        .map((item) => ({ item, setup: setups.find((setup) => setup?.itemId === item.id) })),
+      items: await weekItems([...wanted]),
       room: {
         from: now,
         bench: shop.workroom?.bench ?? first?.order.bench ?? DEFAULT_BENCH,
@@ -136,6 +160,14 @@ export async function weekTable(now: string): Promise<WeekTable> {
       }
     }
   };
+}
+
+/** Items with their setups, as a plan wants them; one that is no longer here is left out. */
+export async function weekItems(ids: readonly string[]): Promise<WeekInput['items']> {
+  const found = await Promise.all(
+    ids.map(async (id) => ({ item: await getItem(id), setup: await getSetup(id) }))
+  );
+  return found.flatMap(({ item, setup }) => (item ? [{ item, setup }] : []));
 }
 
 /** Everything an order’s page is made of. */

@@ -10,6 +10,7 @@ export { readZip } from './readZip';
 export { type BesideSheet, sheetPdf } from './sheetPdf';
 export { shoppingCsv, shoppingPdf } from './shopping';
 export { fitWithin, photoProblem, PICTURE_SIZES, smallPicture } from './smallPicture';
+export { ordersCsv, reservedCsv, stashCsv } from './tables';
 export { templatesPdf } from './templatesPdf';
 export { templatesSvg } from './templatesSvg';
 export { zipOf } from './writeZip';

@@ -1,10 +1,7 @@
 import { type BatchPlan, wallTimeAt } from '$lib/core/ordering/day';
 import type { BobbinRow, Quote, ThreadRow } from '$lib/core/ordering/quote';
 import { createEvents, type DateTime, type EventAttributes } from 'ics';
-import Papa from 'papaparse';
-
-/** A table as CSV. A spreadsheet must not take a name for a formula. */
-const csv = (rows: object[]): string => Papa.unparse(rows, { newline: '\n', escapeFormulae: true });
+import { csv } from './csv';
 
 /** Every task of a schedule, a line each, in the order they begin. */
 export function scheduleCsv(plan: BatchPlan, from: string): string {

@@ -9,12 +9,15 @@
     importOrder,
     live,
     newOrder,
+    shelfRows,
     ordersWithProgress,
     putAway as putAwayDocument
   } from '$lib/data';
   import UndoBar from '../UndoBar.svelte';
   import { keepEdit } from '../undo';
   import KeptPictures from '../KeptPictures.svelte';
+  import { ordersCsv } from '$lib/files';
+  import { download, fileName } from '$lib/ui/files';
   import OpenFile from '$lib/ui/OpenFile.svelte';
   import { Archive, ArchiveRestore } from '@lucide/svelte';
   import { format, parseISO } from 'date-fns';
@@ -37,6 +40,14 @@
       now.toISOString()
     );
     await goto(`/orders/${order.id}?tab=pieces`);
+  }
+  async function asCsv(): Promise<void> {
+    const names = new Map((await shelfRows()).map(({ id, name }) => [id, name]));
+    const rows = ordersCsv(
+      shown.map(({ order }) => order),
+      (id) => names.get(id) ?? id
+    );
+    download(fileName('orders', 'csv'), rows, 'text/csv');
   }
   async function open(text: string): Promise<DocumentError | null> {
     const read = await importOrder(text, freshId(), new Date().toISOString());
@@ -67,6 +78,9 @@
   <UndoBar />
   <a class="button" href="/week">The week</a>
   <OpenFile kind="order" onopen={open} onrefused={(why) => (refused = why)} />
+  {#if shown.length > 0}<button type="button" class="button button-quiet" onclick={() => void asCsv()}
+      >As CSV</button
+    >{/if}
   <button type="button" class="button button-main" onclick={() => void add()}>New order</button>
 </div>
 

@@ -12,7 +12,8 @@
     live,
     stashDocument
   } from '$lib/data';
-  import { downloadJson, MAX_ITEM_BYTES } from '$lib/ui/files';
+  import { stashCsv } from '$lib/files';
+  import { download, downloadJson, fileName, MAX_ITEM_BYTES } from '$lib/ui/files';
   import { Download, Plus, ShoppingBasket, Upload } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
   import { carried } from '$lib/core/documents/changes';
@@ -87,6 +88,11 @@
         class="button button-quiet"
         onclick={async () => downloadJson('stash', await stashDocument())}
         ><Download size={20} aria-hidden="true" />Save as file</button
+      >
+      <button
+        type="button"
+        class="button button-quiet"
+        onclick={() => download(fileName('stash', 'csv'), stashCsv(entries), 'text/csv')}>As CSV</button
       >
     </div>
   </div>

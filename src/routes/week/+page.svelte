@@ -3,27 +3,34 @@
   import { formatMinutes } from '$lib/core/base/units';
   import { sayTime, secondsBetween } from '$lib/core/ordering/day';
   import { spreadOf } from '$lib/core/ordering/promise';
-  import { handTasks, orderOfLine } from '$lib/core/ordering/week';
-  import { live, weekTable } from '$lib/data';
-  import { scheduleIcs } from '$lib/files';
+  import { handTasks, keptWeek, moved, orderOfLine, reservedByOrder } from '$lib/core/ordering/week';
+  import { changeShop, freshId, keepWeek, live, newOrder, weekTable } from '$lib/data';
+  import { reservedCsv, scheduleCsv, scheduleIcs } from '$lib/files';
   import DayChart from '$lib/ui/day/DayChart.svelte';
   import { dayScenes } from '$lib/ui/day/layout';
   import { download, fileName } from '$lib/ui/files';
   import { WeekPlanning } from '$lib/workers';
-  import { CalendarDays } from '@lucide/svelte';
+  import { CalendarDays, Clock, Sheet } from '@lucide/svelte';
+  import { goto } from '$app/navigation';
   import { format } from 'date-fns';
   import { onDestroy } from 'svelte';
   import KeptPictures from '../KeptPictures.svelte';
+  import { keepEdit } from '../undo';
+  import UndoBar from '../UndoBar.svelte';
+  import AskPromise from './AskPromise.svelte';
+  import MovedPanel from './MovedPanel.svelte';
+  import ReservedTable from './ReservedTable.svelte';
+  import RoomDialog from './RoomDialog.svelte';
 
   /** From the full quarter of an hour, so that the week is not planned anew at every look. */
   const now = new Date(Math.floor(Date.now() / 900_000) * 900_000);
   const from = format(now, "yyyy-MM-dd'T'HH:mm");
   const table = live(() => from, weekTable);
   const planning = new WeekPlanning();
+  const spread = $derived(table.value && spreadOf(table.value.input.shop, table.value.runs, 0));
   $effect(() => {
     const found = table.value;
-    if (!found || found.input.orders.length === 0) return;
-    planning.follow({ input: found.input, spread: spreadOf(found.input.shop, found.runs, 0) });
+    if (found && spread && found.input.orders.length > 0) planning.follow({ input: found.input, spread });
   });
   onDestroy(() => planning.stop());
 
@@ -42,6 +49,24 @@
         })
       : []
   );
+  /** The week as it stands now, beside what was told last. */
+  const fresh = $derived(week && table.value && !planning.working ? keptWeek(table.value.input, week) : null);
+  const told = $derived(fresh && table.value?.kept ? moved(table.value.kept, fresh) : null);
+  $effect(() => {
+    if (!fresh || !table.value) return;
+    const { kept } = table.value;
+    // What moved stays told until it was seen; what hands do next is always the newest.
+    const next = kept && told && told.moves.length > 0 ? { ...kept, tasks: fresh.tasks } : fresh;
+    if (JSON.stringify(next) !== JSON.stringify(kept)) void keepWeek(next);
+  });
+  const reserved = $derived(
+    week && table.value ? reservedByOrder(table.value.input, week.plan, table.value.stash) : []
+  );
+  let settingHours = $state(false);
+  async function makeOrder(itemId: string, count: number): Promise<void> {
+    const made = await newOrder(freshId(), 'New order', from, new Date().toISOString(), itemId, count);
+    await goto(`/orders/${made.id}?tab=pieces`);
+  }
   let chosen = $state<string | null>(null);
   const picked = $derived(week?.plan.hoopings.find(({ id }) => id === chosen));
   const percent = (share: number): string => `${Math.round(share * 100)} %`;
@@ -53,7 +78,16 @@
 <div class="flex flex-wrap items-center gap-4">
   <h1 class="mr-auto text-3xl">Week</h1>
   {#if planning.working}<p class="text-soft" role="status">planning all orders together</p>{/if}
+  <UndoBar />
+  {#if table.value}<button type="button" class="button" onclick={() => (settingHours = true)}
+      ><Clock size={20} aria-hidden="true" />Hours, days off</button
+    >{/if}
   {#if week}<button
+      type="button"
+      class="button"
+      onclick={() => download(fileName('week', 'csv'), scheduleCsv(week.plan, from), 'text/csv')}
+      ><Sheet size={20} aria-hidden="true" />As CSV</button
+    ><button
       type="button"
       class="button"
       onclick={() =>
@@ -69,6 +103,10 @@
       do now, next and then, on which machine, and what you can promise.
     </p></EmptyState
   >
+{/if}
+
+{#if told && told.moves.length > 0 && fresh && table.value?.kept}
+  <MovedPanel moved={told} since={table.value.kept.at} onseen={() => void keepWeek(fresh)} />
 {/if}
 
 {#if week}
@@ -149,4 +187,30 @@
       </p>
     {/if}
   </section>
+  {#if reserved.length > 0 && table.value}
+    <ReservedTable rows={reserved} {nameOf} {from} unit={table.value.input.shop.unit} />
+    <button
+      type="button"
+      class="button mt-3"
+      onclick={() => download(fileName('from the stash', 'csv'), reservedCsv(reserved, nameOf), 'text/csv')}
+      ><Sheet size={20} aria-hidden="true" />This as CSV</button
+    >
+  {/if}
+{/if}
+{#if table.value && spread && table.value.shelf.length > 0 && (week || table.value.input.orders.length === 0)}
+  <AskPromise
+    input={table.value.input}
+    {spread}
+    shelf={table.value.shelf}
+    onorder={(itemId, count) => void makeOrder(itemId, count)}
+  />
+{/if}
+{#if settingHours && table.value}
+  <RoomDialog
+    shop={table.value.input.shop}
+    room={table.value.input.room}
+    onchange={(workroom) =>
+      void keepEdit(changeShop((shop) => ({ ...shop, workroom }), 'the hours of the workroom'))}
+    onclose={() => (settingHours = false)}
+  />
 {/if}

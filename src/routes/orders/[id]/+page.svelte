@@ -16,6 +16,7 @@
   import { format, parseISO } from 'date-fns';
   import { onDestroy } from 'svelte';
   import { toast } from 'svelte-sonner';
+  import AfterTab from './AfterTab.svelte';
   import DayTab from './DayTab.svelte';
   import HoopingsTab from './HoopingsTab.svelte';
   import PiecesTab from './PiecesTab.svelte';
@@ -28,7 +29,8 @@
     ['hoopings', 'Hoopings'],
     ['day', 'Day'],
     ['prepare', 'Prepare'],
-    ['quote', 'Quote']
+    ['quote', 'Quote'],
+    ['after', 'Afterwards']
   ] as const;
 
   const stored = live(
@@ -126,6 +128,7 @@
     <!-- Only the chosen part is there: the others look for layouts of their own. -->
     <Tabs.Content value={wanted} class="mt-4">
       {#if wanted === 'pieces'}<PiecesTab {order} {plan} {table} onchange={change} />
+      {:else if wanted === 'after'}<AfterTab {order} {table} onchange={change} />
       {:else if !plan}
         {#if order.lines.length === 0}
           <EmptyState picture="order"

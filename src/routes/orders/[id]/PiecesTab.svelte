@@ -174,6 +174,19 @@
         onchange={(event) => set({ due: event.currentTarget.value || null })}
       />
     </label>
+    <label class="flex flex-col gap-1">
+      <span class="label">Beside other orders it goes</span>
+      <select
+        class="field"
+        value={order.goes ?? ''}
+        onchange={({ currentTarget: { value } }) =>
+          set({ goes: value === 'first' || value === 'last' ? value : undefined })}
+      >
+        <option value="">by its date</option>
+        <option value="first">before all others</option>
+        <option value="last">after all others</option>
+      </select>
+    </label>
     <div class="flex flex-wrap gap-3">
       <NumberField
         label="Likely to be spoiled, %"

@@ -4,6 +4,7 @@
   import type { RunHead } from '$lib/core/documents/run';
   import type { BobbinKind, BobbinOn } from '$lib/core/documents/shop';
   import type { KnownStitch, Recovery, RunState, StartCheck } from '$lib/core/running/runs';
+  import NextForHands from '../../NextForHands.svelte';
   import BobbinNow from './BobbinNow.svelte';
   import Guided from './Guided.svelte';
   import StartChecks from './StartChecks.svelte';
@@ -85,5 +86,6 @@
   <section>
     <h2 class="mt-3 text-[clamp(2.75rem,6vw,4.75rem)]">That was the last step.</h2>
     <p class="mt-3 text-2xl">Look it over. Finish to put the run into the log.</p>
+    {#if head.order}<NextForHands large />{/if}
   </section>
 {/if}

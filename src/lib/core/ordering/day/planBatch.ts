@@ -27,6 +27,7 @@ import {
 import type { BatchPlan } from './batchPlan';
 import { awaySpans, calendarOf } from './benchHours';
 import { describe } from './describe';
+import { doneByLine } from './doneByLine';
 import { compareHoops } from './hoopChoice';
 import { beganJob, precedence, scheduleJobOf } from './jobs';
 import { type Begun, copiesOf, NOTHING_DONE, type Progress } from './progress';
@@ -148,32 +149,6 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
     decisions: last.found.decisions,
     lineOf: [...last.begun, ...last.hoopings].map(({ lineId }) => lineId)
   };
-}
-
-/**
- * When each line is done, s from the midnight before: what is washed together is waited for by all that is washed.
- *
- * @param lineOf the line of each job
- *
- * @example
- * doneByLine(problem, ['tabs', 'lace'], schedule).get('lace') // 61200: 17:00
- */
-export function doneByLine(
-  { jobs }: Pick<Problem, 'jobs'>,
-  lineOf: readonly string[],
-  { tasks }: Pick<Schedule, 'tasks'>
-): Map<string, number> {
-  const washed = new Set(jobs.flatMap(({ wash }, at) => (wash === null ? [] : (lineOf[at] ?? []))));
-  const done = new Map<string, number>();
-  const until = (lineId: string, to: number): void => {
-    done.set(lineId, Math.max(done.get(lineId) ?? 0, to));
-  };
-  for (const { job, to, kind } of tasks) {
-    const lineId = job === null ? undefined : lineOf[job];
-    if (lineId !== undefined) until(lineId, to);
-    else if (kind === 'wash' || kind === 'wait') for (const each of washed) until(each, to);
-  }
-  return done;
 }
 
 /** The same queues with the lines that go first in front, where that costs less; hands wait more or less readily. */

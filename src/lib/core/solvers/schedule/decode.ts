@@ -153,12 +153,7 @@ function tailOf(segments: readonly Segment[], from: number): number {
   return known[from] ?? 0;
 }
 
-function choose(
-  all: readonly Candidate[],
-  free: number,
-  floor: Floor,
-  patience: number
-): Candidate | null {
+function choose(all: readonly Candidate[], free: number, floor: Floor, patience: number): Candidate | null {
   let best: Candidate | null = null;
   let bestFrom = Infinity;
   for (const each of all) {
