@@ -87,6 +87,52 @@
       <option value="design">over the design</option>
     </select></label
   >
+  <label class="flex flex-col gap-1"
+    ><span class="label">Copies in one hoop</span><select
+      class="field"
+      value={machine.panel?.copies ?? 'placed'}
+      onchange={({ currentTarget: { value } }) =>
+        onset({
+          panel:
+            value === 'grid' || value === 'one'
+              ? { unit: 'mm', asks: 'across-first', ...machine.panel, copies: value }
+              : undefined
+        })}
+    >
+      <option value="placed">each placed by itself</option>
+      <option value="grid">in rows and columns only</option>
+      <option value="one">one at a time</option>
+    </select></label
+  >
+  {#if machine.panel?.copies === 'grid'}
+    <label class="flex flex-col gap-1"
+      ><span class="label">Its panel shows</span><select
+        class="field"
+        value={machine.panel.unit}
+        onchange={({ currentTarget: { value } }) =>
+          machine.panel &&
+          onset({ panel: { ...machine.panel, unit: value === 'in' || value === 'tenths' ? value : 'mm' } })}
+      >
+        <option value="mm">millimetres</option>
+        <option value="tenths">tenths of a millimetre</option>
+        <option value="in">inches</option>
+      </select></label
+    >
+    <label class="flex flex-col gap-1"
+      ><span class="label">It asks for</span><select
+        class="field"
+        value={machine.panel.asks}
+        onchange={({ currentTarget: { value } }) =>
+          machine.panel &&
+          onset({
+            panel: { ...machine.panel, asks: value === 'counts-first' ? 'counts-first' : 'across-first' }
+          })}
+      >
+        <option value="across-first">columns with their pitch, then rows</option>
+        <option value="counts-first">columns and rows, then both pitches</option>
+      </select></label
+    >
+  {/if}
   <label class="flex min-h-11 items-center gap-2"
     ><input
       type="checkbox"

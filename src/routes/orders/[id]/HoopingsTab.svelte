@@ -7,6 +7,8 @@
   import { download, fileName } from '$lib/ui/files';
   import CopiesView from '$lib/ui/hoop/CopiesView.svelte';
   import { Sheet } from '@lucide/svelte';
+  import { atPanel, LineContext } from '$lib/core/ordering/hoopings';
+  import PanelCard from './PanelCard.svelte';
   import { copyWords, WAY_WORDS } from './words';
 
   interface Props {
@@ -32,6 +34,14 @@
   const perHead = $derived(Math.max(0, ...(hooping?.heads ?? [])));
   const key = $derived(hooping ? placedKey(hooping.hoopId, hooping.stage, perHead) : '');
   const ownPlaces = $derived(wish?.placed[key] !== undefined);
+  const panel = $derived.by(() => {
+    const machine = table.input.shop.machines.find(({ id }) => id === hooping?.machineId);
+    const found = table.input.items.find(({ item }) => item.id === hooping?.itemId);
+    if (!machine?.panel || !found || !wish || !hoop || !hooping) return null;
+    const context = new LineContext(wish, found.item, found.setup, table.input.shop);
+    const stage = context.stagesOf(machine, hoop)[hooping.stage];
+    return stage ? atPanel(machine, hooping, stage) : null;
+  });
   const hoopName = (id: string): string => table.input.shop.hoops.find((each) => each.id === id)?.name ?? '';
 
   function place(placements: Placement[] | null): void {
@@ -100,6 +110,7 @@
               >Lay them out again</button
             >{/if}
         </p>
+        {#if panel}<PanelCard {panel} {unit} />{/if}
         {#each hooping.findings as { id, severity, text }, at (id + at)}
           <p
             class="mt-1 border-l-4 px-3 py-1 {severity === 'stop'

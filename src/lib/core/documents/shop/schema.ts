@@ -56,6 +56,14 @@ export const Machine = z.object({
     .max(20)
     .optional()
     .describe('what each needle, from the first, does not reach at either side of a field, mm'),
+  panel: z
+    .object({
+      copies: z.enum(['grid', 'one']).describe('it repeats in rows and columns, or stitches one copy'),
+      unit: z.enum(['mm', 'tenths', 'in']).default('mm').describe('of lengths at its panel'),
+      asks: z.enum(['across-first', 'counts-first']).default('across-first')
+    })
+    .optional()
+    .describe('what its panel can do with copies; each is placed by itself where missing'),
   fileEnding: z
     .string()
     .trim()

@@ -1,3 +1,4 @@
+export { type AtPanel, atPanel } from './atPanel';
 export {
   compose,
   type ComposedHooping,

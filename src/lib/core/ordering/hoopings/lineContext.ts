@@ -144,15 +144,19 @@ export class LineContext {
   /** As many copies as a hoop takes, or as are wanted of it. */
   layoutOf(stage: Stage, machine: Machine, hoop: Hoop, most = this.most): CopyLayout {
     const needles = JSON.stringify(this.areaOf(machine, hoop));
-    return this.#once(`layout ${stage.index} ${hoop.id} ${needles} ${most}`, () => {
-      const outline = this.outlineOf(stage, machine, hoop);
-      if (this.movesHoop(stage)) return ALONE;
-      return layOutCopies(outline, this.areaOf(machine, hoop), {
-        gap: this.gap,
-        most,
-        turns: this.turnsIn(hoop)
-      });
-    });
+    return this.#once(
+      `layout ${stage.index} ${hoop.id} ${needles} ${most} ${machine.panel?.copies ?? ''}`,
+      () => {
+        const outline = this.outlineOf(stage, machine, hoop);
+        if (this.movesHoop(stage)) return ALONE;
+        return layOutCopies(outline, this.areaOf(machine, hoop), {
+          gap: this.gap,
+          most: machine.panel?.copies === 'one' ? 1 : most,
+          rowsOnly: machine.panel !== undefined,
+          turns: this.turnsIn(hoop)
+        });
+      }
+    );
   }
 
   get most(): number {

@@ -22,6 +22,8 @@ export interface LayOutOptions {
   most: number;
   /** Turns a copy may lie in. */
   turns: readonly Turn[];
+  /** The machine can only repeat in rows and columns. */
+  rowsOnly?: boolean;
 }
 
 /** What an exact fit may take off the gap where outlines are nested, mm: nobody lays them closer. */
@@ -41,7 +43,7 @@ const BOXY = 0.93;
 export function layOutCopies(
   outline: CopyOutline,
   area: Area,
-  { gap, most, turns }: LayOutOptions
+  { gap, most, turns, rowsOnly = false }: LayOutOptions
 ): CopyLayout {
   const rows = grids(outline, area, gap, turns, most);
   const inRows = rows.placements.length;
@@ -52,7 +54,7 @@ export function layOutCopies(
     how: 'rows',
     inRows
   };
-  if (inRows >= most || !couldHoldMore(outline, area, gap, inRows)) return asRows;
+  if (rowsOnly || inRows >= most || !couldHoldMore(outline, area, gap, inRows)) return asRows;
   const nested = nest(
     [{ outline, count: Math.min(most, byArea(outline, area, gap)), part: 0 }],
     area,
