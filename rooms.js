@@ -21,7 +21,7 @@ export const wings = {
     plan: ['versions', 'item', 'shop'],
     run: ['versions', 'item', 'plan', 'shop'],
     order: ['versions', 'shop', 'run'],
-    files: ['versions', 'item', 'pattern', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
+    files: ['versions', 'changes', 'item', 'pattern', 'shop', 'stash', 'cutJob', 'plan', 'run', 'order']
   },
   solvers: {
     strips: [],
@@ -99,7 +99,7 @@ export const libRooms = {
   files: { rooms: [], packages: ['fflate', 'ics', 'papaparse', 'pdf-lib', '@pdf-lib/fontkit', 'pdfjs-dist'] },
   ui: {
     rooms: [],
-    packages: ['svelte', '$app', '@lucide/svelte', 'bits-ui', 'chart.js', 'culori', 'svelte-sonner']
+    packages: ['svelte', '$app', '@lucide/svelte', 'bits-ui', 'chart.js', 'culori', 'svelte-sonner', 'uqr']
   },
   workers: { rooms: ['files', 'data'], packages: ['comlink', '@fontsource/atkinson-hyperlegible-next'] },
   server: { rooms: ['files'], packages: ['@sveltejs/kit', 'node:crypto', 'node:os', 'zod'] }

@@ -10,7 +10,8 @@
     live,
     openOrders,
     serverOffersDemo,
-    shelfRows
+    shelfRows,
+    watchStorage
   } from '$lib/data';
   import { followSummaries } from '$lib/workers';
   import { picturesFrom } from '$lib/ui/picture/photos.svelte';
@@ -18,6 +19,7 @@
   import Palette from '$lib/ui/Palette.svelte';
   import KeysHelp from './KeysHelp.svelte';
   import NewVersion from './NewVersion.svelte';
+  import StorageNotice from './StorageNotice.svelte';
   import TourBar from './TourBar.svelte';
   import { onUndoKey } from './undo';
   import { toast, Toaster } from 'svelte-sonner';
@@ -35,6 +37,7 @@
     async (wanted) => (wanted ? openOrders() : [])
   );
   picturesFrom(getPicture);
+  watchStorage();
   const atMachine = $derived(page.url.pathname.startsWith('/run/'));
 
   // An empty workroom has nothing to summarise.
@@ -43,8 +46,8 @@
   onMount(async () => {
     void clearPictures(Date.now());
     // A server started for showing fills an empty browser once; what is there is never touched.
-    if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;
     try {
+      if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;
       await bringInDemo();
     } catch (error) {
       toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
@@ -57,6 +60,7 @@
 <!-- At the machine nothing is edited, so nothing is taken back there. -->
 <svelte:window onkeydown={(event) => !atMachine && onUndoKey(event)} />
 
+<StorageNotice />
 {#if atMachine}
   {@render children()}
 {:else}

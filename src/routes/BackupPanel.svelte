@@ -1,6 +1,16 @@
 <script lang="ts">
   import PickFile from '$lib/ui/PickFile.svelte';
-  import { keeping, live, makeBackup, rememberBackup, restoreBackup, undoRestore } from '$lib/data';
+  import type { LooseBackup } from '$lib/core/documents/files';
+  import {
+    keeping,
+    live,
+    makeBackup,
+    readBackup,
+    rememberBackup,
+    restoreBackup,
+    undoRestore
+  } from '$lib/data';
+  import PartialBackup from './PartialBackup.svelte';
   import { downloadJson } from '$lib/ui/files';
   import { Download, Upload } from '@lucide/svelte';
   import { format } from 'date-fns';
@@ -26,22 +36,40 @@
     }
     working = false;
   }
-  async function restore(file: File): Promise<void> {
+  /** A backup that is not whole: told before anything is replaced. */
+  let asked = $state.raw<{ name: string; read: LooseBackup } | null>(null);
+  async function look(file: File): Promise<void> {
     working = true;
     try {
-      const restored = await restoreBackup(await file.text(), new Date().toISOString());
-      if (!restored.ok) toast.error(restored.error.message);
-      else {
-        const { before } = restored;
-        toast(`Everything is as it was in ${file.name}.`, {
-          duration: 60_000,
-          action: { label: 'Undo', onClick: () => void undoRestore(before) }
-        });
-      }
+      const read = await readBackup(file);
+      if (!read) toast.error(`${file.name} is not a backup. Nothing was changed.`);
+      else if (read.left.length > 0 || read.truncated || read.newer) asked = { name: file.name, read };
+      else await restore(file.name, read);
+    } catch {
+      toast.error(`${file.name} could not be read. Nothing was changed.`);
+    }
+    working = false;
+  }
+  async function restore(name: string, { backup, left, truncated }: LooseBackup): Promise<void> {
+    asked = null;
+    try {
+      const before = await restoreBackup(backup);
+      const whole = left.length === 0 && !truncated;
+      toast(whole ? `Everything is as it was in ${name}.` : `All that could be read of ${name} is here.`, {
+        duration: 60_000,
+        action: { label: 'Undo', onClick: () => void undo(before) }
+      });
     } catch {
       toast.error('The backup could not be stored: the browser’s storage may be full. Nothing was changed.');
     }
-    working = false;
+  }
+  async function undo(before: Parameters<typeof undoRestore>[0]): Promise<void> {
+    try {
+      await undoRestore(before);
+      toast('Everything is as it was before.');
+    } catch {
+      toast.error('This could not be taken back: the browser’s storage may be full. Nothing was changed.');
+    }
   }
 </script>
 
@@ -68,13 +96,18 @@
           label="Backup to bring back"
           accept="application/json,.json"
           disabled={working}
-          onfiles={([file]) => file && void restore(file)}
+          onfiles={([file]) => file && void look(file)}
           ><Upload size={20} aria-hidden="true" />Bring a backup back</PickFile
         >
+        <a class="button" href="/handover">Hand over to another device</a>
       {/if}
     </div>
     {#if !brief}<p class="mt-1 text-sm text-soft">
         Bringing one back replaces all that is here now; it can be undone until you leave.
       </p>{/if}
   </section>
+{/if}
+{#if asked}
+  {@const { name, read } = asked}
+  <PartialBackup {name} {read} onclose={() => (asked = null)} onbring={() => void restore(name, read)} />
 {/if}

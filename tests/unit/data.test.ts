@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import { db } from '$lib/data/db';
 import { loadDemo } from '$lib/data/demo';
 import { addItem, duplicateItem, getItem, importItem, listItems } from '$lib/data/items';
-import { keeping, makeBackup, rememberBackup, restoreBackup, undoRestore } from '$lib/data/backup';
+import { keeping, makeBackup, readBackup, rememberBackup, undoRestore } from '$lib/data/backup';
+import { bringBack } from './support/restore';
 import {
   addPhoto,
   appendEvent,
@@ -249,7 +250,7 @@ describe('what the browser keeps', () => {
     const before = await dump();
     await Promise.all(db.tables.map((table) => table.clear()));
     await changeShop(() => ({ ...shop, name: 'Somebody else’s' }));
-    const restored = await restoreBackup(text, now);
+    const restored = await bringBack(text);
     expect((await getShop()).name).to.equal('Mine');
     expect(await runDocument('run')).to.deep.include({ id: 'run', itemName: tab.name });
     const [photo] = await photosOf('run');
@@ -258,17 +259,18 @@ describe('what the browser keeps', () => {
     );
     await rememberBackup(now);
     expect(JSON.parse(await dump())).to.deep.equal(JSON.parse(before));
-    if (restored.ok) await undoRestore(restored.before);
+    expect(restored?.left).to.deep.equal([]);
+    if (restored) await undoRestore(restored.before);
     expect((await getShop()).name).to.equal('Somebody else’s');
     expect(await db.items.count()).to.equal(0);
   });
-  it('nothing changes for a backup that is broken', async () => {
+  it('nothing changes by reading a backup, and what is none is told apart', async () => {
     await addItem(tab, setup);
     const text = JSON.stringify(await makeBackup(NOW));
     const before = await dump();
-    for (const broken of [text.slice(0, 300), text.replace('"jolt-step/item"', '"something"'), '[]']) {
-      expect((await restoreBackup(broken, NOW)).ok).to.equal(false);
-      expect(await dump()).to.equal(before);
-    }
+    expect(await readBackup(new Blob(['[]']))).to.equal(null);
+    expect(await readBackup(new Blob([text.replace('"jolt-step/backup"', '"something"')]))).to.equal(null);
+    expect((await readBackup(new Blob([text.slice(0, 300)])))?.truncated).to.equal(true);
+    expect(await dump()).to.equal(before);
   });
 });

@@ -10,7 +10,7 @@ import { SETUP_HISTORY, Shop, SHOP_HISTORY } from '$lib/core/documents/shop';
 import { STASH_ENTRY_HISTORY, STASH_HISTORY, StashEntry } from '$lib/core/documents/stash';
 import type { RawDocument, VersionHistory } from '$lib/core/documents/versions';
 import { versionOf } from '$lib/core/documents/versions';
-import { restoreBackup } from '$lib/data/backup';
+import { bringBack } from './support/restore';
 import { db } from '$lib/data/db';
 import { getItem, listItems } from '$lib/data/items';
 import { getOrder } from '$lib/data/orders';
@@ -164,16 +164,16 @@ describe('a version that is raised', () => {
     ];
     for (const [kind, look] of backedUp)
       await raised(kind, async () => {
-        const restored = await restoreBackup(text, '2026-11-27T10:00:00.000Z');
-        expect(restored.ok, kind).to.equal(true);
+        const restored = await bringBack(text);
+        expect(restored?.left, kind).to.deep.equal([]);
         expect(await look(), kind).to.equal('lifted');
       });
     await raised('cut-job', async () => {
-      await restoreBackup(text, '2026-11-27T10:00:00.000Z');
+      await bringBack(text);
       expect((await getCutJob('odd-pouch'))?.wants[0]?.copies).to.equal(7);
     });
     // Rows that were stored before the version was raised.
-    await restoreBackup(text, '2026-11-27T10:00:00.000Z');
+    await bringBack(text);
     for (const [kind, look] of backedUp)
       await raised(kind, async () => expect(await look(), kind).to.equal('lifted'));
     await raised('cut-job', async () => expect((await getCutJob('odd-pouch'))?.wants[0]?.copies).to.equal(7));
@@ -194,7 +194,7 @@ describe('a row that cannot be read', () => {
   beforeEach(async () => {
     await db.delete();
     await db.open();
-    await restoreBackup(JSON.stringify(kept('backup-1-landed')), '2026-11-27T10:00:00.000Z');
+    await bringBack(JSON.stringify(kept('backup-1-landed')));
   });
   after(() => db.delete());
 

@@ -3,7 +3,8 @@ import { expect } from 'chai';
 import { shapePath } from '$lib/core/base/geometry';
 import { newLine } from '$lib/core/documents/order';
 import { placedKey, type PlannedHooping } from '$lib/core/ordering/day';
-import { makeBackup, restoreBackup } from '../../src/lib/data/backup';
+import { makeBackup } from '../../src/lib/data/backup';
+import { bringBack } from './support/restore';
 import { db } from '../../src/lib/data/db';
 import {
   getOrder,
@@ -126,12 +127,12 @@ describe('orders in the browser', () => {
     const backup = await makeBackup(NOW);
     expect(backup.orders).to.have.length(1);
     await db.orders.clear();
-    expect((await restoreBackup(JSON.stringify(backup), NOW)).ok).to.equal(true);
+    expect((await bringBack(JSON.stringify(backup)))?.left).to.deep.equal([]);
     expect(await getOrder('gala-weekend')).to.deep.equal({ ...demoOrder(), updatedAt: NOW });
     // A backup from before there were orders is read as one without.
     const older: Record<string, unknown> = { ...backup };
     delete older.orders;
-    expect((await restoreBackup(JSON.stringify(older), NOW)).ok).to.equal(true);
+    expect((await bringBack(JSON.stringify(older)))?.left).to.deep.equal([]);
     expect(await listOrders()).to.deep.equal([]);
   });
 

@@ -1,11 +1,7 @@
-import {
-  type Backup,
-  BACKUP_VERSION,
-  type DocumentError,
-  readDocument,
-  readValue
-} from '$lib/core/documents/files';
+import { type Backup, BACKUP_VERSION, BackupReader, type LooseBackup } from '$lib/core/documents/files';
+import type { Table } from 'dexie';
 import { db } from './db';
+import { type Run, RunHead } from '$lib/core/documents/run';
 import { editHistory } from './history';
 import { picturesShown } from './pictures';
 import { readable } from './rows';
@@ -82,48 +78,81 @@ export async function rememberBackup(now: string): Promise<void> {
   await db.meta.put({ key: LAST, value: now });
 }
 
-export type Restored = { ok: true; before: Backup } | { ok: false; error: DocumentError };
+/**
+ * Reads a backup while its text comes in, however large it is: what is whole and valid is kept, the rest is named. Nothing is
+ * stored.
+ *
+ * @returns null where the file is no backup
+ */
+export async function readBackup(file: Blob): Promise<LooseBackup | null> {
+  const reader = new BackupReader();
+  const text = new TextDecoder();
+  const chunks = file.stream().getReader();
+  for (let next = await chunks.read(); !next.done; next = await chunks.read())
+    reader.push(text.decode(next.value, { stream: true }));
+  reader.push(text.decode());
+  return reader.end();
+}
+
+/** Everything as it lies in the tables, row by row. */
+export type Everything = ReadonlyMap<string, readonly object[]>;
 
 /**
- * Puts everything back as a backup has it; what is here now is replaced, and given back so that this can be undone. A broken
- * file changes nothing.
+ * Puts everything back as a backup has it; what is here now is replaced, and given back so that this can be undone. What cannot
+ * be stored changes nothing.
  *
- * @param text the file
+ * @throws Error where the browser cannot store it, as when its storage is full
  */
-export async function restoreBackup(text: string, now: string): Promise<Restored> {
-  const read = readDocument('backup', text);
-  if (!read.ok) return read;
-  const before = await makeBackup(now);
-  await replaceAll(read.document);
-  return { ok: true, before };
+export async function restoreBackup(backup: Backup): Promise<Everything> {
+  const before = await everything();
+  await replaceAll(rowsOf(backup));
+  return before;
 }
 
 /** Takes a restore back. */
-export async function undoRestore(before: Backup): Promise<void> {
-  const read = readValue('backup', before);
-  if (read.ok) await replaceAll(read.document);
+export function undoRestore(before: Everything): Promise<void> {
+  return replaceAll(before);
 }
 
-async function replaceAll(backup: Backup): Promise<void> {
+export async function everything(): Promise<Everything> {
+  return db.transaction(
+    'r',
+    all,
+    async () =>
+      new Map(await Promise.all(all.map(async (table) => [table.name, await table.toArray()] as const)))
+  );
+}
+
+/** A run without its events, which lie in a table of their own. */
+function headOf(run: Run): RunHead {
+  return RunHead.parse(run);
+}
+
+/** A backup as rows of the tables. */
+export function rowsOf(backup: Backup): Everything {
+  return new Map<string, readonly object[]>([
+    [db.items.name, backup.items],
+    [db.setups.name, backup.setups],
+    [db.shops.name, backup.shop ? [backup.shop] : []],
+    [db.runs.name, backup.runs.map(headOf)],
+    [db.events.name, backup.runs.flatMap(({ events }) => events)],
+    [db.orders.name, backup.orders],
+    [db.stash.name, backup.stash],
+    [db.cutJobs.name, backup.cutJobs],
+    [db.meta.name, backup.meta.map(({ key, value }) => ({ key, value }))],
+    [db.photos.name, backup.photos.map(asImage)],
+    [db.pictures.name, backup.pictures.map(asImage)]
+  ]);
+}
+
+async function replaceAll(rows: Everything): Promise<void> {
   // What was edited before is gone with the rest.
   editHistory.forget();
-  const photos = backup.photos.map(asImage);
-  const pictures = backup.pictures.map(asImage);
   await db.transaction('rw', all, async () => {
-    for (const table of all) await table.clear();
-    await db.items.bulkAdd(backup.items);
-    await db.setups.bulkAdd(backup.setups);
-    if (backup.shop) await db.shops.add(backup.shop);
-    for (const { events, ...head } of backup.runs) {
-      await db.runs.add(head);
-      await db.events.bulkAdd(events);
+    for (const table of all) {
+      await table.clear();
+      await (table as Table<object>).bulkPut([...(rows.get(table.name) ?? [])]);
     }
-    await db.orders.bulkAdd(backup.orders);
-    await db.stash.bulkAdd(backup.stash);
-    await db.cutJobs.bulkAdd(backup.cutJobs);
-    await db.meta.bulkAdd(backup.meta.map(({ key, value }) => ({ key, value })));
-    await db.photos.bulkAdd(photos);
-    await db.pictures.bulkPut(pictures);
   });
 }
 

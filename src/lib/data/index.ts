@@ -1,5 +1,6 @@
-export { keeping, makeBackup, rememberBackup, restoreBackup, undoRestore } from './backup';
+export { keeping, makeBackup, readBackup, rememberBackup, restoreBackup, undoRestore } from './backup';
 export { clientId, freshId } from './client';
+export { documentsHere, type Handed, handedOver, takeOver } from './handOver';
 export { type Photo } from './db';
 export { demoWasLoaded, isEmpty } from './demo';
 export {
@@ -64,6 +65,7 @@ export {
   shortInStash,
   summariesOf
 } from './summaries';
+export { storageTrouble, watchStorage } from './trouble.svelte';
 export { keepWeek, weekKept } from './week';
 export { keepVoice, type Voice, voiceKept } from './voice';
 export {

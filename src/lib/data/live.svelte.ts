@@ -1,4 +1,5 @@
 import { liveQuery } from 'dexie';
+import { tellTrouble } from './trouble.svelte';
 
 /** A query that follows the database: `value` is undefined until the first answer. */
 export interface Live<T> {
@@ -21,7 +22,10 @@ export function live<K, T>(key: () => K, query: (key: K) => Promise<T>): Live<T>
     const current = key();
     const subscription = liveQuery(() => query(current)).subscribe({
       next: (found) => (value = found),
-      error: (error: unknown) => console.error('The database could not be read.', error)
+      error: (error: unknown) => {
+        tellTrouble(error);
+        console.error('The database could not be read.', error);
+      }
     });
     return () => subscription.unsubscribe();
   });

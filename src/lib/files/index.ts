@@ -9,6 +9,7 @@ export { readPdf } from './readPdf';
 export { readZip } from './readZip';
 export { type BesideSheet, sheetPdf } from './sheetPdf';
 export { shoppingCsv, shoppingPdf } from './shopping';
+export { canSeal, freshSecret, opened, readCode, sealed, sealProblem, writtenCode } from './seal';
 export { fitWithin, photoProblem, PICTURE_SIZES, smallPicture } from './smallPicture';
 export { ordersCsv, reservedCsv, stashCsv } from './tables';
 export { templatesPdf } from './templatesPdf';

@@ -6,6 +6,7 @@ export const LIMITS = {
   text: { bytes: 16 * MIB },
   svg: { bytes: 5 * MIB },
   json: { bytes: 8 * MIB },
+  handOver: { bytes: 7 * MIB, unpacked: 128 * MIB },
   picture: { bytes: 30 * MIB },
   zip: { bytes: 40 * MIB, entries: 200, unpacked: 80 * MIB },
   /** A reader that takes longer than this is stopped, s. */

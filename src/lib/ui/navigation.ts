@@ -15,5 +15,6 @@ export const PLACES = [
   { href: '/week', name: 'Week' },
   { href: '/practice', name: 'Practice' },
   { href: '/trouble', name: 'What went wrong?' },
-  { href: '/guide/words', name: 'Words' }
+  { href: '/guide/words', name: 'Words' },
+  { href: '/handover', name: 'Hand over' }
 ] as const;

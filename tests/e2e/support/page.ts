@@ -7,7 +7,9 @@ export const test = base.extend({
     const errors: string[] = [];
     page.on('console', (message) => {
       // The browser logs every answer of 400 and above; a machine that refuses says so on the page.
-      const refused = message.text().includes('status of 409');
+      const refused =
+        /status of (409|404 \(Not Found\))/.test(message.text()) &&
+        !/\.(js|css)/.test(message.location().url);
       if (message.type() === 'error' && !refused) errors.push(message.text());
     });
     page.on('pageerror', (error) => errors.push(error.message));

@@ -84,8 +84,8 @@ export const POST: RequestHandler = async ({ request }) => {
   if (!several) return json(planBatch({ order, items, shop }, { rounds: ROUNDS }));
   const room = {
     from: orders.map(({ from }) => from).sort()[0] ?? order.from,
-    bench: order.bench,
-    people: Math.max(...orders.map(({ people }) => people))
+    bench: shop.workroom?.bench ?? order.bench,
+    people: shop.workroom?.people ?? Math.max(...orders.map(({ people }) => people))
   };
   const week = { orders: orders.map((each) => ({ order: each })), items, shop, room };
   return json(planWeek(week, spreadOf(shop, [], order.spoilage), WEEK_ROUNDS));

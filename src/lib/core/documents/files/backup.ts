@@ -12,7 +12,7 @@ export const BACKUP_HISTORY: VersionHistory = { kind: 'backup', lifts: [] };
 export const BACKUP_VERSION = versionOf(BACKUP_HISTORY);
 
 /** A photo as text, so that one file holds everything. */
-const PhotoText = z.object({
+export const PhotoText = z.object({
   id: z.string().min(1),
   runId: z.string().min(1),
   at: z.number().int().min(0),
@@ -23,7 +23,7 @@ const PhotoText = z.object({
 });
 
 /** A picture that items or cloths show, as text. */
-const PictureText = z.object({
+export const PictureText = z.object({
   id: z.string().min(1).max(120),
   at: z.number().int().min(0),
   type: z.string().max(100),

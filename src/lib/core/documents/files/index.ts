@@ -1,4 +1,6 @@
 export { Backup, BACKUP_VERSION } from './backup';
+export { BackupReader, type LeftOut, type LooseBackup } from './looseBackup';
+export { type JsonPart, JsonSplitter } from './splitJson';
 export {
   type DocumentError,
   type DocumentKind,
@@ -11,3 +13,4 @@ export {
   type RowKind,
   type RowOf
 } from './read';
+export { type Choice, type Difference, differences, handedKey, mergedEvents, takenOver } from './handOver';
