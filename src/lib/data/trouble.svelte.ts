@@ -39,4 +39,6 @@ export function watchStorage(): void {
     storageTrouble.words = WORDS.newer;
     db.close();
   });
+  // A query that finds no database tells nobody.
+  db.open().catch(tellTrouble);
 }
