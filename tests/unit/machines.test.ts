@@ -78,7 +78,7 @@ describe('a session of the stand-in machine', () => {
     machine.stateAt(20_000);
     machine.watch(early.length, 20_000, into(late));
     expect(late).to.deep.equal([]);
-    end();
+    end?.();
     machine.obey({ do: 'start' }, 20_000);
     machine.stateAt(60_000);
     expect(early.map(({ seq }) => seq)).to.deep.equal(early.map((_, at) => at + 1));
@@ -94,6 +94,37 @@ describe('a session of the stand-in machine', () => {
     expect(removeMachine(machine.id)).to.equal(true);
     expect(removeMachine(machine.id)).to.equal(false);
     expect(findMachine(machine.id)).to.equal(undefined);
+  });
+  it('is watched by so many at most, and tells all of them when it is taken away', () => {
+    const machine = createMachine(setup(), 0);
+    if (!machine) throw new Error('no room');
+    let ended = 0;
+    const ends = Array.from({ length: 1000 }, () =>
+      machine.watch(
+        0,
+        0,
+        () => undefined,
+        () => ended++
+      )
+    );
+    const watching = ends.filter((end) => end !== null);
+    expect(watching).to.have.length(16);
+    watching[0]?.();
+    expect(machine.watch(0, 0, () => undefined)).not.to.equal(null);
+    removeMachine(machine.id);
+    // The one that ended by itself and the one without a word of its own are not told.
+    expect(ended).to.equal(15);
+    expect(machine.watched).to.equal(false);
+  });
+  it('keeps no more of its events than a few days have', () => {
+    const machine = started(0);
+    for (let at = 1; at <= 3000; at++) {
+      machine.obey({ do: 'stop' }, 1000 * at);
+      machine.obey({ do: 'start' }, 1000 * at + 1);
+      machine.stateAt(1000 * at + 500);
+    }
+    expect(machine.events.length).to.be.at.most(5000);
+    expect(machine.events.at(-1)?.seq).to.be.greaterThan(machine.events.length);
   });
   it('gives way to another only when it has rested for an hour', () => {
     const made = Array.from({ length: 60 }, () => createMachine(setup(), 0));

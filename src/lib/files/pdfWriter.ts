@@ -1,7 +1,7 @@
 import { PDFDocument, rgb, type PDFPage } from 'pdf-lib';
 import { type PaperName, PAPERS } from '$lib/core/preparing/templates';
 import { Face, type FontFiles } from './pdfFonts';
-import { printable } from './pdfText';
+import { hasLost, printable, shortened } from './pdfText';
 import { POINTS_PER_MM } from './templatesPdf';
 
 interface Fonts {
@@ -32,6 +32,8 @@ export class Writer {
   readonly width: number;
   readonly #height: number;
   #page: PDFPage;
+  /** Signs that no typeface here has were printed as question marks. */
+  #lost = false;
 
   private constructor(
     readonly pdf: PDFDocument,
@@ -73,7 +75,15 @@ export class Writer {
     { size, font = 'plain', colour = INK, middle, right }: Style & { middle?: boolean; right?: boolean }
   ): void {
     const type = this.fonts[font];
-    const text = printable(words, type);
+    const printed = printable(words, type);
+    this.#lost ||= hasLost(words, printed);
+    // Nothing runs off the paper: what does not fit is cut short.
+    const room = right
+      ? x - MARGIN_MM
+      : middle
+        ? 2 * Math.min(x, this.width - x) - MARGIN_MM
+        : this.width - x - MARGIN_MM / 2;
+    const text = shortened(printed, type, size, room * POINTS_PER_MM);
     const width = type.widthOf(text, size);
     let left = x * POINTS_PER_MM - (middle ? width / 2 : right ? width : 0);
     for (const run of type.runs(text)) {
@@ -137,12 +147,17 @@ export class Writer {
     const pages = this.pdf.getPages();
     pages.forEach((page, at) => {
       this.#page = page;
-      const words = `${title}, page ${at + 1} of ${pages.length}`;
+      const words = `${title.slice(0, 60)}, page ${at + 1} of ${pages.length}`;
       this.at(this.width - MARGIN_MM, this.#height - MARGIN_MM, words, {
         size: 9,
         colour: SOFT,
         right: true
       });
+      if (this.#lost)
+        this.at(MARGIN_MM, this.#height - MARGIN_MM, 'A “?” stands for a sign that cannot be printed here.', {
+          size: 9,
+          colour: SOFT
+        });
     });
   }
 

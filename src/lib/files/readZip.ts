@@ -21,6 +21,10 @@ export function readZip(bytes: Uint8Array): ZipReading {
   try {
     const files = unzipSync(bytes, {
       filter: ({ name, originalSize, size, compression }) => {
+        if (/^[/\\]|^[a-z]:|(?:^|[/\\])\.\.(?:[/\\]|$)/i.test(name)) {
+          left.push({ name, why: 'its path leads out of the file' });
+          return false;
+        }
         if (name.endsWith('/') || /(?:^|\/)(?:\.|__MACOSX)/.test(name)) return false;
         count++;
         const why =

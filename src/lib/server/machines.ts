@@ -16,6 +16,11 @@ export type TimedEvent = MachineEvent & { at: number };
 /** What a watcher is told: an event, or where the machine is now. */
 export type Watcher = (told: { event: TimedEvent } | { state: MachineState; now: number }) => void;
 
+/** Those who watch one machine: a few tablets. */
+const MOST_WATCHERS = 16;
+/** Events of one machine that are kept. */
+const MOST_EVENTS = 5000;
+
 /** A machine for as long as the server runs: sessions are kept in memory and nowhere else. */
 export class MachineSession {
   readonly id = randomUUID();
@@ -23,7 +28,8 @@ export class MachineSession {
   usedAt: number;
   #state: MachineState;
   #at: number;
-  readonly #watchers = new Set<Watcher>();
+  /** Those who watch, and what to tell them when the machine is taken away. */
+  readonly #watchers = new Map<Watcher, () => void>();
 
   constructor(setup: StandInSetup, now: number) {
     this.#state = newStandIn(setup);
@@ -60,13 +66,31 @@ export class MachineSession {
     this.#state = { ...this.stateAt(now), setup: { ...this.#state.setup, speed } };
   }
 
-  /** Watches from after an event on; gives what ends it. */
-  watch(after: number, now: number, watcher: Watcher): () => void {
+  /**
+   * Watches from after an event on; gives what ends it.
+   *
+   * @param onend called when the machine is taken away
+   * @returns null where too many watch already
+   */
+  watch(
+    after: number,
+    now: number,
+    watcher: Watcher,
+    onend: () => void = () => undefined
+  ): (() => void) | null {
+    if (this.#watchers.size >= MOST_WATCHERS) return null;
     this.stateAt(now);
     this.usedAt = now;
     for (const event of this.events) if (event.seq > after) watcher({ event });
-    this.#watchers.add(watcher);
-    return () => this.#watchers.delete(watcher);
+    this.#watchers.set(watcher, onend);
+    return () => void this.#watchers.delete(watcher);
+  }
+
+  /** Ends everybody’s watching, when the machine is taken away. */
+  close(): void {
+    const ends = [...this.#watchers.values()];
+    this.#watchers.clear();
+    for (const end of ends) end();
   }
 
   get watched(): boolean {
@@ -77,15 +101,17 @@ export class MachineSession {
   tick(now: number): void {
     const state = this.stateAt(now);
     this.usedAt = now;
-    for (const watcher of this.#watchers) watcher({ state, now });
+    for (const watcher of this.#watchers.keys()) watcher({ state, now });
   }
 
   #tell(events: readonly MachineEvent[], at: (event: MachineEvent) => number): void {
     for (const event of events) {
       const timed = { ...event, at: Math.round(at(event)) };
       this.events.push(timed);
-      for (const watcher of this.#watchers) watcher({ event: timed });
+      for (const watcher of this.#watchers.keys()) watcher({ event: timed });
     }
+    // A machine that runs for days forgets its first days.
+    if (this.events.length > MOST_EVENTS) this.events.splice(0, this.events.length - MOST_EVENTS);
   }
 }
 
@@ -102,7 +128,7 @@ export function createMachine(setup: StandInSetup, now: number): MachineSession 
   if (sessions.size >= MOST) {
     const oldest = [...sessions.values()].sort((a, b) => a.usedAt - b.usedAt)[0];
     if (!oldest || now - oldest.usedAt < REST_MS) return null;
-    sessions.delete(oldest.id);
+    removeMachine(oldest.id);
   }
   const session = new MachineSession(setup, now);
   sessions.set(session.id, session);
@@ -121,5 +147,6 @@ export function listMachines(): MachineSession[] {
 }
 
 export function removeMachine(id: string): boolean {
+  sessions.get(id)?.close();
   return sessions.delete(id);
 }

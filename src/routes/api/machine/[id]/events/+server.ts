@@ -1,6 +1,9 @@
 import { findMachine, refuse, type Watcher } from '$lib/server';
 import type { RequestHandler } from './$types';
 
+/** Events that wait for a reader at most. */
+const MOST_WAITING = 1000;
+
 /**
  * GET streams what the machine does (server-sent events): `event: told` for each event, numbered so that a connection that
  * comes back goes on after the last one it had; `event: state` with where it is, ten times a second.
@@ -14,7 +17,20 @@ export const GET: RequestHandler = ({ params, request, url }) => {
   let end: (() => void) | undefined;
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
+      const close = (): void => {
+        end?.();
+        try {
+          controller.close();
+        } catch {
+          // It is closed already.
+        }
+      };
       const send = (text: string): void => {
+        // Who does not read what is sent is let go, and comes back where it left off.
+        if ((controller.desiredSize ?? 0) < -MOST_WAITING) {
+          close();
+          return;
+        }
         try {
           controller.enqueue(encoder.encode(text));
         } catch {
@@ -24,10 +40,12 @@ export const GET: RequestHandler = ({ params, request, url }) => {
       const watcher: Watcher = (told) => {
         if ('event' in told)
           send(`id: ${told.event.seq}\nevent: told\ndata: ${JSON.stringify(told.event)}\n\n`);
-        else send(`event: state\ndata: ${JSON.stringify(told)}\n\n`);
+        // Where it is now is old in a moment: a slow reader is spared it.
+        else if ((controller.desiredSize ?? 0) >= 0) send(`event: state\ndata: ${JSON.stringify(told)}\n\n`);
       };
       send('retry: 1000\n\n');
-      end = machine.watch(after, Date.now(), watcher);
+      end = machine.watch(after, Date.now(), watcher, close) ?? undefined;
+      if (!end) close();
     },
     cancel() {
       end?.();
