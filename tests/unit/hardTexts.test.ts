@@ -101,4 +101,3 @@ describe('packed files that mean no good', () => {
     expect(read.ok && read.entries.map(({ name }) => name)).to.deep.equal(['in/order..txt']);
   });
 });
-});

@@ -1,5 +1,5 @@
 export { readBody, readBytes, refuse } from './answers';
-export { HAND_OVER, HandOverBox, handOverBox } from './handOver';
+export { HAND_OVER, handOverBox } from './handOver';
 export { demoPack } from './demo';
 export { exampleRibbon } from './example';
 export { allowedHosts, guard } from './guard';

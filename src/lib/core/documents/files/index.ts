@@ -1,5 +1,5 @@
 export { Backup, BACKUP_VERSION } from './backup';
-export { BackupReader, type LeftOut, type LooseBackup } from './looseBackup';
+export { BackupReader, type LooseBackup } from './looseBackup';
 export { type JsonPart, JsonSplitter } from './splitJson';
 export {
   type DocumentError,

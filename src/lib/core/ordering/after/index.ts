@@ -1,1 +1,1 @@
-export { type AfterOrder, afterOrder, learnedSpoilage, type Leftover } from './after';
+export { afterOrder, learnedSpoilage, type Leftover } from './after';
