@@ -67,7 +67,7 @@ export const wings = {
     templates: [],
     colourways: ['stash', 'threads']
   },
-  running: { standIn: [], runs: ['standIn'], learning: ['runs'], drills: [], causes: [] },
+  running: { standIn: [], runs: ['standIn'], learning: ['runs'], drills: [], causes: [], trial: [] },
   ordering: {
     copies: [],
     hoopings: ['copies'],

@@ -2,7 +2,15 @@ import { expect } from 'chai';
 import { defaultShop } from '$lib/core/documents/shop';
 import { editStep, type Item, removeStep } from '$lib/core/documents/item';
 import { review } from '$lib/core/making/checks';
-import { causesOf, factsOf, type Symptom, SYMPTOMS } from '$lib/core/running/causes';
+import {
+  answeredCauses,
+  causesOf,
+  factsOf,
+  nextQuestion,
+  saidOfLastTime,
+  type Symptom,
+  SYMPTOMS
+} from '$lib/core/running/causes';
 import { RULES } from '$lib/core/running/causes/rules';
 import { made } from './support/made';
 
@@ -123,5 +131,63 @@ describe('what went wrong', () => {
     expect(first?.rule.id).to.equal('too-little-stabiliser');
     const mended = first?.rule.mend?.change(thin) ?? thin;
     expect(facts(mended).layers).to.equal(facts(thin).layers + 1);
+  });
+});
+
+describe('questions about what went wrong', () => {
+  const nest = causesOf('nest', facts(made('patch').item));
+  it('are asked where the item alone does not tell, two at most, and a yes settles it', () => {
+    let answers: ReadonlyMap<string, boolean> = new Map();
+    const asked: string[] = [];
+    for (;;) {
+      const question = nextQuestion(answeredCauses(nest, answers), answers);
+      if (!question) break;
+      asked.push(question.ruleId);
+      answers = new Map([...answers, [question.ruleId, false]]);
+    }
+    expect(asked).to.have.length(2);
+    expect(new Set(asked)).to.have.property('size', 2);
+    const [first = ''] = asked;
+    const yes = new Map([[first, true]]);
+    expect(answeredCauses(nest, yes)[0]?.rule.id).to.equal(first);
+    expect(nextQuestion(answeredCauses(nest, yes), yes)).to.equal(null);
+  });
+  it('put a cause that was not so behind the others', () => {
+    const first = nest[0]?.rule.id ?? '';
+    const after = answeredCauses(nest, new Map([[first, false]]));
+    expect(after).to.have.length(nest.length);
+    expect(after[0]?.rule.id).not.to.equal(first);
+  });
+  it('are not asked where the sheet shows it', () => {
+    const thin = causesOf('puckers', facts(heavy(made('patch').item)));
+    expect(thin[0]?.weight).to.be.greaterThan(0.9);
+    expect(nextQuestion(thin, new Map())).to.equal(null);
+    // What the sheet shows no answer takes away.
+    const denied = answeredCauses(thin, new Map([[thin[0]?.rule.id ?? '', false]]));
+    expect(denied[0]?.rule.id).to.equal(thin[0]?.rule.id);
+  });
+});
+
+describe('what went wrong last time', () => {
+  const puckered = {
+    itemId: 'patch',
+    itemName: 'Signal lamp patch',
+    trouble: [{ symptom: 'puckers', cause: 'too-little-stabiliser', at: '2026-11-20T10:00:00.000Z' }]
+  };
+  it('is said of the next item with the same risk, and of no other', () => {
+    const risky = saidOfLastTime(facts(heavy(made('layered-mat').item)), [puckered]);
+    expect(risky).to.have.length(1);
+    expect(risky[0]).to.match(/^On Signal lamp patch: puckers round the stitching\. It could here too: /);
+    expect(risky[0]).to.include('second layer');
+    expect(saidOfLastTime(facts(made('snap-tab').item), [puckered])).to.deep.equal([]);
+  });
+  it('is said once, however often it happened, and as last time where it is the same item', () => {
+    const item = { ...heavy(made('patch').item), id: 'patch' };
+    const said = saidOfLastTime(facts(item), [puckered, puckered]);
+    expect(said).to.have.length(1);
+    expect(said[0]).to.match(/^Last time: /);
+    expect(
+      saidOfLastTime(facts(item), [{ ...puckered, trouble: [{ symptom: 'x', cause: 'none', at: '' }] }])
+    ).to.deep.equal([]);
   });
 });

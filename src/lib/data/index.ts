@@ -47,7 +47,8 @@ export {
   prepareRun,
   removePhoto,
   runDocument,
-  runDocuments
+  runDocuments,
+  troubledRuns
 } from './runs';
 export { bringInDemo, serverOffersDemo } from './server';
 export { getShop } from './shop';

@@ -112,13 +112,27 @@ export async function keepBobbin(runId: string, kind: BobbinKind, on: BobbinOn |
 export const MARKED = 'runs-marked';
 
 /** Changes what the maker says of a run: whether it teaches, and a note. */
-export async function markRun(id: string, change: Partial<Pick<RunHead, 'leftOut' | 'note'>>): Promise<void> {
+export async function markRun(
+  id: string,
+  change: Partial<Pick<RunHead, 'leftOut' | 'note' | 'trouble'>>
+): Promise<void> {
   await db.transaction('rw', db.runs, db.runSummaries, db.meta, async () => {
     await db.runs.update(id, change);
     if (change.leftOut !== undefined) await db.runSummaries.update(id, { leftOut: change.leftOut });
     const marks = (await db.meta.get(MARKED))?.value;
     await db.meta.put({ key: MARKED, value: (typeof marks === 'number' ? marks : 0) + 1 });
   });
+}
+
+/** Runs of which the maker said what went wrong, the latest first; the looked-at are few. */
+export async function troubledRuns(): Promise<Pick<RunHead, 'itemId' | 'itemName' | 'trouble'>[]> {
+  const heads = await db.runs
+    .orderBy('startedAt')
+    .reverse()
+    .filter(({ trouble }) => (trouble?.length ?? 0) > 0)
+    .limit(LOOKED_AT)
+    .toArray();
+  return readable('run', heads);
 }
 
 /** Every run with its events, the latest first. */

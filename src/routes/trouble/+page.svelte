@@ -4,7 +4,14 @@
   import type { Item } from '$lib/core/documents/item';
   import { defaultSetup, type Setup } from '$lib/core/documents/shop';
   import { review } from '$lib/core/making/checks';
-  import { causesOf, factsOf, type Symptom, SYMPTOMS } from '$lib/core/running/causes';
+  import {
+    answeredCauses,
+    causesOf,
+    factsOf,
+    nextQuestion,
+    type Symptom,
+    SYMPTOMS
+  } from '$lib/core/running/causes';
   import type { Run } from '$lib/core/documents/run';
   import { foldRun, needleHours } from '$lib/core/running/runs';
   import { changeItem, eventsOf, getRun, getShop, live, markRun, shelfRows, threadTable } from '$lib/data';
@@ -55,7 +62,18 @@
       : null;
     return factsOf(known.item, plan, machine, checked.open, run);
   });
-  const causes = $derived(symptom && facts ? causesOf(symptom, facts) : []);
+  /** What the maker said to a question, for the symptom that is looked at. */
+  let said = $state.raw<{ symptom: Symptom | null; answers: ReadonlyMap<string, boolean> }>({
+    symptom: null,
+    answers: new Map()
+  });
+  const answers = $derived(said.symptom === symptom ? said.answers : new Map<string, boolean>());
+  const found = $derived(symptom && facts ? causesOf(symptom, facts) : []);
+  const causes = $derived(answeredCauses(found, answers));
+  const question = $derived(nextQuestion(causes, answers));
+  function answer(ruleId: string, isSo: boolean): void {
+    said = { symptom, answers: new Map([...answers, [ruleId, isSo]]) };
+  }
   function look(change: Partial<typeof asked>): void {
     const query = Object.entries({ ...asked, ...change }).flatMap(([key, value]) =>
       value ? [`${key}=${encodeURIComponent(value)}`] : []
@@ -65,12 +83,15 @@
   const likely = (weight: number): string =>
     weight > 0.9 ? 'it is so here' : weight > 0.5 ? 'likely here' : 'usual';
 
-  async function keepWithRun(words: string): Promise<void> {
+  async function keepWithRun(cause: string, words: string): Promise<void> {
     if (!known?.run || !symptom) return;
     const note = [known.run.note, `${SYMPTOMS[symptom]}: ${words}.`].filter(Boolean).join('\n');
     try {
-      await markRun(known.run.id, { note: note.slice(0, 5000) });
-      toast('It is kept with the run.');
+      await markRun(known.run.id, {
+        note: note.slice(0, 5000),
+        trouble: [...(known.run.trouble ?? []), { symptom, cause, at: new Date().toISOString() }].slice(-20)
+      });
+      toast('It is kept with the run, and said before the next start where the same could happen.');
     } catch {
       toast.error('It could not be stored: the browser’s storage may be full.');
     }
@@ -129,6 +150,14 @@
   </p>
 {:else if symptom && causes.length > 0}
   <h2 class="mt-6 text-2xl">{SYMPTOMS[symptom]}</h2>
+  {#if question}
+    {@const { ruleId, words } = question}
+    <div class="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-needle bg-needle-pale px-4 py-2">
+      <p class="text-lg font-bold">{words}</p>
+      <button type="button" class="button" onclick={() => answer(ruleId, true)}>Yes</button>
+      <button type="button" class="button" onclick={() => answer(ruleId, false)}>No</button>
+    </div>
+  {/if}
   <ol class="mt-2 border-t-[1.5px] border-ink">
     {#each causes as { rule, weight, evidence }, at (rule.id)}
       <li class="grid grid-cols-[2.5rem_minmax(0,1fr)_auto] items-start gap-4 border-b border-rule py-3">
@@ -154,8 +183,10 @@
                 )}>{label}</button
             >
           {/if}
-          {#if known?.run}<button type="button" class="button" onclick={() => void keepWithRun(rule.words)}
-              >This was the cause</button
+          {#if known?.run}<button
+              type="button"
+              class="button"
+              onclick={() => void keepWithRun(rule.id, rule.words)}>This was the cause</button
             >{/if}
         </div>
       </li>

@@ -13,6 +13,7 @@
   import { Download } from '@lucide/svelte';
   import { format } from 'date-fns';
   import RunChart from './RunChart.svelte';
+  import TrialForm from './TrialForm.svelte';
   import RunKeepsakes from './RunKeepsakes.svelte';
 
   const stored = live(
@@ -56,6 +57,8 @@
       ><Download size={20} aria-hidden="true" />Download the run</button
     >
   </header>
+
+  {#if run.item?.trial && run.finishedAt}<TrialForm {run} />{/if}
 
   <section class="mt-3" aria-label="Predicted and actual">
     <div class="flex items-baseline gap-4">

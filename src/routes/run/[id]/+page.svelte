@@ -7,12 +7,17 @@
   import { bobbinColourName, headsTogether, needleSheet, stationBobbins } from '$lib/core/preparing/threads';
   import { beforeStart, foldRun, type RunTable, runTable, type StartCheck } from '$lib/core/running/runs';
   import { machineJobOf } from '$lib/core/running/standIn';
+  import { trialFor, trialWords } from '$lib/core/running/trial';
+  import { factsOf, saidOfLastTime } from '$lib/core/running/causes';
+  import { review } from '$lib/core/making/checks';
+  import type { Item } from '$lib/core/documents/item';
   import { bobbinUse } from '$lib/core/solvers/bobbins';
   import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
   import {
     addPhoto,
     appendEvent,
     bobbinsMeasured,
+    troubledRuns,
     clientId,
     eventsOf,
     freshId,
@@ -40,7 +45,8 @@
     async (id) => ({
       item: id === undefined ? undefined : await getItem(id),
       shop: await getShop(),
-      measured: await bobbinsMeasured()
+      measured: await bobbinsMeasured(),
+      troubled: await troubledRuns()
     })
   );
   const voice = live(() => null, voiceKept);
@@ -65,8 +71,30 @@
       : { wind: [], changes: 0, heads: Math.min(heads, copies) };
     const needles = made && machine ? needleSheet(made, machine) : { rows: [], advice: [], needles: [] };
     const bobbinName = (colour: string): string => bobbinColourName(colour, plan, head.setup.bobbin);
-    return beforeStart({ plan, item, machine, bobbins, needles, bobbinName });
+    const trial = item ? trialFor(shop, item) : null;
+    return beforeStart({
+      plan,
+      item,
+      machine,
+      bobbins,
+      needles,
+      bobbinName,
+      ...(trial && { trial: trialWords(trial) }),
+      lastTime: item ? lastTimeOf(item, head, shop, table.value?.troubled ?? []) : []
+    });
   });
+
+  /** What went wrong before and could here for the same reason. */
+  function lastTimeOf(
+    item: Item,
+    { setup, plan }: RunHead,
+    shop: Shop,
+    troubled: NonNullable<typeof table.value>['troubled']
+  ): string[] {
+    if (troubled.length === 0) return [];
+    const { checked } = review(item, setup, shop);
+    return saidOfLastTime(factsOf(item, plan, machine, checked.open, null), troubled);
+  }
 
   /** The item as the bobbins are planned for it: its own plan, or of one hooping of an order the plan of one copy. */
   function onceThrough({ item, trace }: RunTable, shop: Shop): PlanAndTrace {

@@ -303,6 +303,10 @@ export const Item = versioned(
       remarks: z.array(Remark).max(LIMITS.steps).default([]),
       answers: z.array(Answer).max(LIMITS.steps).default([]),
       art: z.array(Art).max(LIMITS.art).optional(),
+      trial: z
+        .object({ of: Id.nullable() })
+        .optional()
+        .describe('it is a test stitch, for this item or for none'),
       photo: Id.optional().describe('picture of the finished item, shown in place of the drawn one')
     })
     .superRefine(refuseTooMuch)

@@ -108,6 +108,11 @@ const RunFields = z.object({
   item: Item.nullable().describe('the item as it was when the run started; null where an old run kept none'),
   leftOut: z.boolean().optional().describe('the maker says: nothing is to be learned from it'),
   note: z.string().max(5000).optional(),
+  trouble: z
+    .array(z.object({ symptom: z.string().max(40), cause: z.string().max(60), at: z.iso.datetime() }))
+    .max(20)
+    .optional()
+    .describe('what went wrong, and the cause the maker settled on'),
   order: RunOrder.optional(),
   events: z.array(RunEvent)
 });

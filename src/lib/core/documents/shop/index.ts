@@ -21,5 +21,6 @@ export { Factor, Learned, type LearnedCount, LearnedHands, LearnedMachine } from
 export { isSameLayout, PAPER_FIELDS, type PaperField, PaperLayout } from './paperLayout';
 export { reachWords, readReach } from './reach';
 export { Hoop, Machine, Setup, SETUP_HISTORY, Shop, SHOP_HISTORY } from './schema';
+export { TENSIONS, Trial } from './trial';
 export { Bench, DEFAULT_BENCH, Workroom } from './workroom';
 export { BobbinKind, bobbinKindOf, BobbinOn } from './supplies';

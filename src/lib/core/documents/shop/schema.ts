@@ -13,6 +13,7 @@ import { DEFAULT_OFFCUT_RULE, OffcutRule, Offer } from './buying';
 import { HAND_TIME_KEYS, HandTimes } from './handTimes';
 import { Learned } from './learned';
 import { PaperLayout } from './paperLayout';
+import { Trial } from './trial';
 import { Workroom } from './workroom';
 import { BOBBIN_KINDS, BobbinKind, BobbinOn, Spool } from './supplies';
 
@@ -150,6 +151,7 @@ export const Shop = versioned(
       .max(20)
       .optional()
       .describe('who works here, where it is more than one'),
+    trials: z.array(Trial).max(200).optional().describe('what test stitches showed'),
     workroom: Workroom.optional().describe('its hours, days off and machines that are away'),
     learned: Learned.optional().describe('computed from the logged runs; left out when the shop is stored'),
     needleHours: z

@@ -21,6 +21,10 @@ export interface StartInput {
   /** Bobbins of all heads, as the thread page and the preparation of an order have them. */
   bobbins: Pick<StationBobbins, 'wind' | 'changes' | 'heads'>;
   needles: Pick<NeedleSheet, 'rows' | 'advice' | 'needles'>;
+  /** What a test stitch on such a cloth showed, in sentences; none where there was none. */
+  trial?: readonly string[];
+  /** What went wrong before and could here, a sentence each. */
+  lastTime?: readonly string[];
   /** What a bobbin is wound with, in words. */
   bobbinName: (colour: string) => string;
 }
@@ -66,6 +70,14 @@ export function beforeStart(input: StartInput): StartCheck[] {
         ]
       : []),
     bobbinCheck(input),
+    ...(input.lastTime ?? []).slice(0, MOST_TOLD).map((detail, at) => ({
+      id: `last-time-${at + 1}`,
+      title: 'It went wrong before for a reason that is here too',
+      detail
+    })),
+    ...(input.trial && input.trial.length > 0
+      ? [{ id: 'trial', title: 'As your test stitch showed', detail: input.trial.join(' ') }]
+      : []),
     ...needles.advice.map(({ hooping, needle }, at) => ({
       id: `needle-${at + 1}`,
       title: `Needle ${needle.size} ${needle.kind}${needle.fresh ? ', a new one' : ''}`,
@@ -78,6 +90,9 @@ export function beforeStart(input: StartInput): StartCheck[] {
     }
   ];
 }
+
+/** More than so many nobody reads before a start. */
+const MOST_TOLD = 2;
 
 function fileCheck({ plan, item, machine }: StartInput): StartCheck {
   const names = (item?.files ?? []).flatMap(({ name, variantId }) =>

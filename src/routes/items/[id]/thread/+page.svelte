@@ -27,6 +27,7 @@
   import BobbinPanel from './BobbinPanel.svelte';
   import NeedlesPanel from './NeedlesPanel.svelte';
   import OrderPanel from './OrderPanel.svelte';
+  import TestStitch from './TestStitch.svelte';
   import ThreadsPanel from './ThreadsPanel.svelte';
 
   const table = live(
@@ -118,6 +119,7 @@
 
 {#if found && setup && made}
   <ItemHeader plan={made.plan}><UndoBar /></ItemHeader>
+  <div class="mt-3"><TestStitch item={found.item} shop={found.shop} /></div>
   <div aria-busy={planning.working}>
     <div class="mt-3 flex min-h-7 flex-wrap items-baseline gap-x-3">
       <h2 class="text-lg">As the sheet stands</h2>

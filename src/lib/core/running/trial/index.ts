@@ -1,0 +1,2 @@
+export { OVERLAPS, SPACINGS, trialItem } from './trialItem';
+export { trialFor, trialWords, withTrial } from './trialFor';
