@@ -67,7 +67,14 @@ export const wings = {
     templates: [],
     colourways: ['stash', 'threads']
   },
-  running: { standIn: [], runs: ['standIn'], learning: ['runs'], drills: [], causes: [], trial: [] },
+  running: {
+    standIn: [],
+    runs: ['standIn'],
+    learning: ['runs'],
+    drills: ['runs', 'standIn'],
+    causes: [],
+    trial: []
+  },
   ordering: {
     copies: [],
     hoopings: ['copies'],

@@ -2,7 +2,16 @@ import { expect } from 'chai';
 import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 import { defaultShop } from '$lib/core/documents/shop';
 import { review } from '$lib/core/making/checks';
-import { type Drill, drillsOf, nextDrill, Practised, practised, SKILLS } from '$lib/core/running/drills';
+import {
+  type Drill,
+  drillsOf,
+  nextDrill,
+  pathOf,
+  Practised,
+  practised,
+  SKILLS,
+  stationItem
+} from '$lib/core/running/drills';
 import { made } from './support/made';
 
 const shop = defaultShop('practice');
@@ -110,5 +119,60 @@ describe('how well it goes', () => {
       now = new Date(now.getTime() + 1000);
     }
     expect(new Set(asked).size).to.equal(SKILLS.length);
+  });
+});
+
+describe('a fault to be led out of', () => {
+  const rescues = CONSTRUCTIONS.flatMap(({ kind }) => drills(kind)).filter(({ skill }) => skill === 'rescue');
+  it('happens on the stand-in machine, in a stop of the item, with a time to decide in', () => {
+    expect(rescues.length).to.be.greaterThan(CONSTRUCTIONS.length);
+    for (const { question, seconds, choices } of rescues) {
+      expect(question).to.match(/^Stop \d+, stitch [\d,]+ of [\d,]+: /);
+      expect(seconds).to.be.greaterThan(10);
+      expect(choices.every(({ comes }) => comes !== undefined && comes !== '')).to.equal(true);
+    }
+    expect(new Set(rescues.map(({ id }) => id.split('/').at(-1)))).to.include('thread-broke');
+  });
+  it('is put right by going back a few stitches; the machine refuses to start at once, or a gap stays', () => {
+    for (const { answer, choices, id } of rescues) {
+      expect(answer, id).to.equal('lap');
+      const comes = Object.fromEntries(choices.map((choice) => [choice.id, choice.comes ?? '']));
+      expect(comes.lap, id).to.match(/laps over the last \d+ stitches/);
+      expect(comes['no-lap'], id).to.match(/gap stays|refuses/);
+      expect(comes.anew, id).to.match(/twice as thick|refuses/);
+      expect(comes['at-once'], id).to.match(/refuses|gap stays/);
+    }
+  });
+});
+
+describe('a beginner’s path', () => {
+  const answer = (known: Practised, kind: string, right: boolean, at: number): Practised =>
+    practised(
+      known,
+      { id: `${kind} ${at}`, skill: 'side', itemId: `path-${kind}` },
+      right,
+      new Date('2026-11-28T10:00:00Z')
+    );
+  it('has six items that can be drilled, each opened by the one before', () => {
+    const start = pathOf(Practised.parse({}));
+    expect(start.stations).to.have.length(6);
+    expect(start.next).to.equal(0);
+    for (const { kind } of start.stations) {
+      const item = stationItem(kind);
+      expect(item && drillsOf(item, shop, 1).length, kind).to.be.at.least(6);
+    }
+    let known = Practised.parse({});
+    const first = start.stations[0]?.kind ?? '';
+    for (let at = 0; at < 5; at++) known = answer(known, first, true, at);
+    expect(pathOf(known).next).to.equal(0);
+    known = answer(known, first, true, 5);
+    expect(pathOf(known).next).to.equal(1);
+    expect(pathOf(known).stations[0]).to.deep.include({ right: 6, all: 6, done: true });
+  });
+  it('is not gone by guessing: three quarters of the answers are right', () => {
+    let known = Practised.parse({});
+    const [first] = pathOf(known).stations;
+    for (let at = 0; at < 12; at++) known = answer(known, first?.kind ?? '', at % 2 === 0, at);
+    expect(pathOf(known).stations[0]).to.deep.include({ right: 6, all: 12, done: false });
   });
 });

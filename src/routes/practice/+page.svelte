@@ -1,7 +1,16 @@
 <script lang="ts">
   import EmptyState from '$lib/ui/EmptyState.svelte';
   import type { Drill } from '$lib/core/running/drills';
-  import { drillsOf, nextDrill, Practised, practised, SKILL_WORDS, SKILLS } from '$lib/core/running/drills';
+  import {
+    drillsOf,
+    nextDrill,
+    pathOf,
+    Practised,
+    practised,
+    SKILL_WORDS,
+    SKILLS,
+    stationItem
+  } from '$lib/core/running/drills';
   import { getItem, getShop, keepPractice, live, practiceKept, shelfRows } from '$lib/data';
   import { toast } from 'svelte-sonner';
   import DrillView from './DrillView.svelte';
@@ -11,18 +20,31 @@
     async () => ({ rows: await shelfRows(), shop: await getShop() })
   );
   const items = $derived((table.value?.rows ?? []).filter(({ away }) => !away));
+  let known = $state.raw<Practised | null>(null);
   let chosenId = $state<string | null>(null);
   const itemId = $derived(items.find(({ id }) => id === chosenId)?.id ?? items[0]?.id ?? null);
   const chosen = live(
     () => itemId,
     async (id) => ({ item: id === null ? undefined : await getItem(id) })
   );
-  const item = $derived(chosen.value?.item?.id === itemId ? chosen.value?.item : undefined);
+  /** The station of the path that is practised, where it is none of the shelf. */
+  let station = $state<string | null>(null);
+  const item = $derived(
+    station !== null
+      ? (stationItem(station) ?? undefined)
+      : chosen.value?.item?.id === itemId
+        ? chosen.value?.item
+        : undefined
+  );
+  const path = $derived(pathOf(known ?? Practised.parse({})));
+  function goTo(kind: string | null): void {
+    station = kind;
+    asked = null;
+  }
   /** One seed a visit: the same drills until the page is left. */
   const seed = Math.floor(Math.random() * 1e6);
   const drills = $derived(item && table.value ? drillsOf(item, table.value.shop, seed) : []);
 
-  let known = $state.raw<Practised | null>(null);
   void practiceKept().then((kept) => (known = kept));
   let asked = $state.raw<Drill | null>(null);
   let round = $state(0);
@@ -65,12 +87,13 @@
     <label class="flex flex-col gap-1"
       ><span class="label">With the item</span><select
         class="field"
-        value={itemId ?? ''}
+        value={station === null ? (itemId ?? '') : ''}
         onchange={({ currentTarget }) => {
           chosenId = currentTarget.value;
-          asked = null;
+          goTo(null);
         }}
-        >{#each items as each (each.id)}<option value={each.id}>{each.name}</option>{/each}</select
+        >{#if station !== null}<option value="">the path below</option
+          >{/if}{#each items as each (each.id)}<option value={each.id}>{each.name}</option>{/each}</select
       ></label
     >
   {/if}
@@ -99,6 +122,33 @@
 {:else if item && known}
   <p class="mt-6 text-lg">There is nothing left to ask about this item for now. Choose another.</p>
 {/if}
+
+<section class="mt-8" aria-labelledby="path">
+  <h2 id="path" class="text-xl">A beginner’s path through six items</h2>
+  <ol class="mt-2 grid gap-3" style:grid-template-columns="repeat(auto-fill, minmax(15rem, 1fr))">
+    {#each path.stations as { kind, name, teaches, right, all, done }, at (kind)}
+      <li>
+        <button
+          type="button"
+          class="flex h-full w-full flex-col rounded-md border-2 p-3 text-left {station === kind
+            ? 'border-ink bg-sheet'
+            : 'border-rule hover:border-rule-strong'}"
+          disabled={at > path.next}
+          aria-pressed={station === kind}
+          onclick={() => goTo(kind)}
+        >
+          <span class="head text-lg {done ? 'text-needle' : at === path.next ? 'text-hands' : 'text-soft'}"
+            >{at + 1}. {name}{done ? ', done' : at === path.next ? ', next' : ''}</span
+          >
+          <span class={at > path.next ? 'text-soft' : ''}>{teaches}</span>
+          <span class="mt-auto pt-1 text-sm text-soft"
+            >{all === 0 ? 'six right answers' : `${right} of ${all} right`}</span
+          >
+        </button>
+      </li>
+    {/each}
+  </ol>
+</section>
 
 <section class="mt-8 border-t-[1.5px] border-ink pt-3" aria-label="What you can do">
   <ul class="flex flex-wrap gap-x-8 gap-y-2">

@@ -37,6 +37,19 @@
     const state = made?.trace.at(-1)?.state;
     return state && made ? appearance(state, made.item) : null;
   });
+  /** Seconds left to decide, where it is at the machine. */
+  let passed = $state(0);
+  const left = $derived(drill.seconds === undefined ? null : Math.max(0, drill.seconds - passed));
+  $effect(() => {
+    if (drill.seconds === undefined || chosen !== null) return;
+    const clock = setInterval(() => {
+      passed++;
+      if (drill.seconds !== undefined && passed >= drill.seconds) choose(LATE);
+    }, 1000);
+    return () => clearInterval(clock);
+  });
+  const LATE = 'late';
+  const comes = $derived(drill.choices.find(({ id }) => id === chosen)?.comes);
   function choose(id: string): void {
     if (chosen !== null) return;
     chosen = id;
@@ -74,6 +87,16 @@
           </li>
         {/each}
       </ul>
+      {#if left !== null && chosen === null}<p
+          class="head mt-3 text-2xl {left <= 10 ? 'text-hands' : 'text-soft'}"
+          role="timer"
+        >
+          {left} s
+        </p>{/if}
+      {#if chosen === LATE}<p class="mt-3 text-lg font-bold text-hands">
+          Too late: the machine stood, and nobody came.
+        </p>{/if}
+      {#if comes}<p class="mt-3 text-lg {right ? 'text-needle' : 'text-hands'}">{comes}</p>{/if}
       {#if chosen !== null}
         <p class="mt-4 border-l-4 px-4 py-2 text-lg {right ? 'border-needle' : 'border-hands'}" role="status">
           {drill.why}
@@ -94,7 +117,7 @@
         <LayersView item={made.item} {stack} ring={made.plan.hoop.ring} width={300} />
       {:else if drill.skill === 'mistake' && rightEnd}
         <p class="text-soft">How it ends as it stands</p>
-        <Pictures look={rightEnd} name={drill.itemName} {unit} height="10rem" />
+        <Pictures look={rightEnd} name={drill.itemName} {unit} height="10rem" telling={false} />
       {/if}
     </div>
   </div>

@@ -11,8 +11,10 @@
     height?: string;
     /** The front alone is large; the other faces stand below it. */
     small?: boolean;
+    /** Whether wrong sides are named; not where they are to be found. */
+    telling?: boolean;
   }
-  let { look, name, unit, height = '11rem', small = false }: Props = $props();
+  let { look, name, unit, height = '11rem', small = false, telling = true }: Props = $props();
 
   const LABELS = { front: 'Front', back: 'Back', inside: 'Inside' } as const;
   const shown = $derived(
@@ -30,7 +32,7 @@
         {LABELS[side]}{#if side === 'front'}, the bar is {formatLength(
             50,
             unit
-          )}{/if}{#if patches.some(({ rightSide }) => !rightSide)}<strong class="text-hands"
+          )}{/if}{#if telling && patches.some(({ rightSide }) => !rightSide)}<strong class="text-hands"
             >, wrong side out: {patches
               .filter(({ rightSide }) => !rightSide)
               .map((patch) => patch.name)

@@ -1,6 +1,7 @@
 import { comparedName } from './find';
 import type { Operation } from './operation';
-import type { Answer, HandStep, Item, Step, Stop, Thread } from './schema';
+import type { Answer } from './remark';
+import type { HandStep, Item, Step, Stop, Thread } from './schema';
 
 /** Edits of an item: each takes an item and gives a new one, so that undo is a list of items. */
 

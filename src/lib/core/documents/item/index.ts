@@ -38,7 +38,6 @@ export {
   Piece,
   PIECE_USES,
   PieceUse,
-  Remark,
   type SewnUp,
   Step,
   Stop,
@@ -47,6 +46,7 @@ export {
   Variant
 } from './schema';
 export { Phase, Stitched } from './phase';
+export { Remark } from './remark';
 export { Art, ClothPhoto, picturesIn } from './picture';
 export { forVariant, variantOf } from './variant';
 export { removeVariant, renameVariant } from './variantEdits';

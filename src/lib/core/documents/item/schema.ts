@@ -7,6 +7,7 @@ import { LIMITS } from './limits';
 import { withCodes } from './lifts';
 import { HexColour, Material } from './material';
 import { Phase, Stitched } from './phase';
+import { Answer, Remark } from './remark';
 import { SheetOnPaper } from './sheetOnPaper';
 import { Art } from './picture';
 import { Role } from './roles';
@@ -241,30 +242,6 @@ export const Variant = z.object({
     .describe('hand steps done otherwise in this variant, by step')
 });
 export type Variant = z.infer<typeof Variant>;
-
-const Severity = z.enum(['stop', 'warn', 'note']);
-
-/** A finding the maker has answered with “meant so”. It holds for this code, up to this severity. */
-const Answer = z.object({
-  code: Id,
-  severity: Severity,
-  stepId: Id.optional(),
-  about: Id.optional().describe('the piece or thread, where a step can show the same of several'),
-  reason: z.string().max(500),
-  at: z.string()
-});
-export type Answer = z.infer<typeof Answer>;
-
-/** What the making of the item left to say, as an expected stop that the chart does not have. */
-export const Remark = z.object({
-  code: Id,
-  severity: Severity,
-  stepId: Id.optional(),
-  values: z
-    .record(z.string().max(40), z.union([z.string().max(500), z.number(), z.boolean(), z.null()]))
-    .default({})
-});
-export type Remark = z.infer<typeof Remark>;
 
 /** What to make. */
 export const Item = versioned(

@@ -1,7 +1,6 @@
 import { type Extents, extents, type Path, type Point, segment } from '$lib/core/base/geometry';
 import type { OperationOf } from '$lib/core/documents/item';
 import type { StackState } from '$lib/core/making/stack';
-import type { Side } from './appearance';
 
 type Kind = OperationOf<'hardware'>['kind'];
 
@@ -33,7 +32,7 @@ const ONE_PLACE = 6;
  * @example
  * fittingsOn('front', lastStateOfTheTab, box) // [{ kind: 'split-ring', at: [0, -25] }]
  */
-export function fittingsOn(side: Side['side'], state: StackState, box: Extents): Fitting[] {
+export function fittingsOn(side: 'front' | 'back' | 'inside', state: StackState, box: Extents): Fitting[] {
   if (side === 'inside' || state.hardware.length === 0) return [];
   const marked = marksOf(state);
   const middle = (box.minX + box.maxX) / 2;

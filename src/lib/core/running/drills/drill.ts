@@ -1,7 +1,7 @@
 import type { Item } from '$lib/core/documents/item';
 
 /** What a drill trains. */
-export const SKILLS = ['mistake', 'next', 'side', 'chart', 'time'] as const;
+export const SKILLS = ['mistake', 'next', 'side', 'chart', 'time', 'rescue'] as const;
 export type Skill = (typeof SKILLS)[number];
 
 export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
@@ -9,7 +9,8 @@ export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   next: 'What now?',
   side: 'Which way up?',
   chart: 'Read the chart',
-  time: 'How long, how much?'
+  time: 'How long, how much?',
+  rescue: 'Rescue'
 };
 
 /** One answer that can be chosen, and what comes of it where it is the wrong one. */
@@ -18,6 +19,8 @@ export interface Choice {
   words: string;
   /** The item as it would be made with this answer, where that can be simulated. */
   leadsTo?: Item;
+  /** What comes of it at the machine, where it is played there. */
+  comes?: string;
 }
 
 /** A question made from an item by its simulation, with the one answer that comes out right. */
@@ -35,4 +38,6 @@ export interface Drill {
   /** The item to look at while one thinks, and how far its work has come. */
   shown: Item;
   until: string | null;
+  /** How long one has to decide, s; as long as one likes where missing. */
+  seconds?: number;
 }

@@ -6,6 +6,7 @@ import type { Shop } from '$lib/core/documents/shop';
 import { review, type Review } from '$lib/core/making/checks';
 import { whyOf } from '$lib/core/making/why';
 import type { Choice, Drill } from './drill';
+import { rescueDrills } from './rescueDrills';
 import { timeDrills } from './timeDrills';
 
 /** Choices of a drill. */
@@ -28,7 +29,8 @@ export function drillsOf(item: Item, shop: Shop, seed: number): Drill[] {
     ...mistakeDrills(item, shop, asItIs, random),
     ...nextDrills(item, shop, asItIs, random),
     ...chartDrills(item, random),
-    ...timeDrills(item, asItIs.plan, random)
+    ...timeDrills(item, asItIs.plan, random),
+    ...rescueDrills(item, asItIs.plan, random)
   ];
 }
 

@@ -2,12 +2,16 @@ import { type Card, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import { z } from 'zod';
 import { type Drill, type Skill, SKILLS } from './drill';
 
+const Answers = z
+  .record(z.string(), z.object({ right: z.number().int().min(0), wrong: z.number().int().min(0) }))
+  .default({});
+
 /** When each drill is due again, and how often each skill was right. */
 export const Practised = z.object({
   cards: z.record(z.string(), z.unknown()).default({}),
-  skills: z
-    .record(z.string(), z.object({ right: z.number().int().min(0), wrong: z.number().int().min(0) }))
-    .default({})
+  skills: Answers,
+  /** By item, for those of the beginner’s path. */
+  items: Answers
 });
 export type Practised = z.infer<typeof Practised>;
 
@@ -25,7 +29,7 @@ const scheduler = fsrs({ enable_fuzz: false });
  */
 export function practised(
   before: Practised,
-  { id, skill }: Pick<Drill, 'id' | 'skill'>,
+  { id, skill, itemId }: Pick<Drill, 'id' | 'skill' | 'itemId'>,
   right: boolean,
   now: Date
 ): Practised {
@@ -34,13 +38,14 @@ export function practised(
   const kept = Object.entries(before.cards)
     .filter(([other]) => other !== id)
     .slice(-(MOST_CARDS - 1));
-  const had = before.skills[skill] ?? { right: 0, wrong: 0 };
+  const more = (had = { right: 0, wrong: 0 }): { right: number; wrong: number } => ({
+    right: had.right + Number(right),
+    wrong: had.wrong + Number(!right)
+  });
   return {
     cards: { ...Object.fromEntries(kept), [id]: JSON.parse(JSON.stringify(next)) as unknown },
-    skills: {
-      ...before.skills,
-      [skill]: { right: had.right + Number(right), wrong: had.wrong + Number(!right) }
-    }
+    skills: { ...before.skills, [skill]: more(before.skills[skill]) },
+    items: { ...before.items, [itemId]: more(before.items[itemId]) }
   };
 }
 

@@ -8,7 +8,7 @@ export { gettingBack } from './gettingBack';
 export { mayStitchAt, type NowPossible } from './mayStitch';
 export { handMinutes, savings } from './minutes';
 export { needleHours, type NeedleHours } from './needleHours';
-export { faultName, type Recovery, recoveryFor } from './recovery';
+export { BACK_UP, faultName, type Recovery, recoveryFor } from './recovery';
 export {
   accuracyOverTime,
   AGAINST_GROUPS,
