@@ -90,7 +90,8 @@ function day(problem: Problem, own: Maker): Problem {
         : {
             ...segment,
             seconds:
-              segment.seconds * (speeds[at] ?? 1) + faultsIn(own, (segment.seconds / 60) * 700) * 180 * hands
+              segment.seconds * (speeds[at] ?? 1) +
+              faultsIn(own, (segment.seconds / 60) * (problem.stations[at]?.spm ?? 700)) * 180 * hands
           }
     ),
     finish: of.finish.map((work) =>

@@ -14,7 +14,8 @@ import { lowerBound } from '$lib/core/solvers/schedule/bound';
 import { fitIn, openAfter } from '$lib/core/solvers/schedule/calendar';
 import type { Decisions } from '$lib/core/solvers/schedule/decode';
 import type { Schedule } from '$lib/core/solvers/schedule/problem';
-import { exactSchedule } from './support/exactSchedule';
+import { tightened } from '$lib/core/solvers/schedule';
+import { exactSchedule } from '$lib/core/solvers/schedule/exact';
 import { hands, job, jobTimes, needle, problemOf, randomOrder, station } from './support/randomOrders';
 
 const inOrder = (problem: Problem): Decisions => ({
@@ -286,5 +287,29 @@ describe('schedule: whatever the order', () => {
       expect(schedule.worked).to.be.at.most(exact * 1.02);
     }
     expect(solved).to.be.greaterThan(3);
+  });
+
+  it('a small order is gone through exactly: the bound is the plan where nothing can end sooner, and never above it', () => {
+    let [proven, raised] = [0, 0];
+    for (let seed = 0; seed < 8; seed++) {
+      const problem = randomOrder(900 + seed, {
+        machines: 1 + (seed % 2),
+        hoopings: 2,
+        halts: 1,
+        share: 0.9
+      });
+      const { schedule, bound } = searchSchedule(problem, { rounds: 300 });
+      const tight = tightened(problem, schedule, bound);
+      expect(tight.worked).to.be.at.least(bound.worked);
+      expect(tight.worked).to.be.at.most(schedule.worked + 1e-6);
+      if (schedule.worked - tight.worked < 1) proven++;
+      if (tight.worked > bound.worked + 1) raised++;
+    }
+    expect(proven).to.be.greaterThan(3);
+    expect(raised).to.be.greaterThan(0);
+    // Nothing is said of an order with two pairs of hands, or of many hoopings.
+    const two = randomOrder(901, { machines: 2, hoopings: 2, halts: 1, share: 0.9 });
+    const { schedule, bound } = searchSchedule(two, { rounds: 100 });
+    expect(tightened({ ...two, people: 2 }, schedule, bound)).to.equal(bound);
   });
 });

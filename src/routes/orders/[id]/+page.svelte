@@ -98,7 +98,11 @@
             <strong>Everything is stitched.</strong>
           {:else}
             <strong class={late ? 'text-hands' : ''}>done {sayTime(from, plan.finish)}</strong>
-            <span class="text-soft">· the earliest possible end is {sayTime(from, plan.bound.finish)}</span>
+            <span class="text-soft"
+              >· {plan.finish - plan.bound.finish < 60
+                ? 'nothing could end it sooner'
+                : `the earliest possible end is ${sayTime(from, plan.bound.finish)}`}</span
+            >
           {/if}
         </p>
         {#if planning.working}

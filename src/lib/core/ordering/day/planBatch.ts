@@ -20,6 +20,7 @@ import {
   type ScheduleSearchOptions,
   type Schedule,
   searchSchedule,
+  tightened,
   type Station,
   URGENCIES,
   worth
@@ -141,11 +142,16 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
     })
   });
   const quickest = worth(found.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found } : chosen;
-  const last = options.prefer ? preferred(quickest, options.prefer) : quickest;
+  const preferredOne = options.prefer ? preferred(quickest, options.prefer) : quickest;
+  const { problem, found: end } = preferredOne;
+  const last = {
+    ...preferredOne,
+    found: { ...end, bound: tightened(problem, end.schedule, end.bound) }
+  };
   const plan = describe(last, lines, stations, input, problems);
   return {
     plan: { ...plan, shared: sharedHoops(lines, plan.hoopings, stations, input) },
-    problem: last.problem,
+    problem,
     decisions: last.found.decisions,
     lineOf: [...last.begun, ...last.hoopings].map(({ lineId }) => lineId)
   };

@@ -1,5 +1,6 @@
 export { type Calendar, DAY_S, type Span } from './calendar';
 export { decode, type Decisions, URGENCIES } from './decode';
+export { tightened } from './exact';
 export { oneByOne } from './oneByOne';
 export { AWAY_S, presenceOf } from './presence';
 export type { JobTimes, Problem, Schedule, ScheduleJob, ScheduleTask, Station } from './problem';

@@ -1,4 +1,6 @@
-import type { JobTimes, Problem } from '$lib/core/solvers/schedule';
+import type { Bound } from './bound';
+import { openAfter } from './calendar';
+import type { JobTimes, Problem, Schedule } from './problem';
 
 /** The most places looked at before a search is given up. */
 const MOST = 60_000;
@@ -124,4 +126,39 @@ function handTasks({
   for (const { seconds, times } of finish)
     for (let at = 0; at < times; at++) tasks.push({ hands: seconds / times, needle: 0, frees: false });
   return tasks;
+}
+
+/** Orders of more hoopings or machines are not solved exactly: that would take hours. */
+const MOST_JOBS = 4;
+const MOST_MACHINES = 3;
+
+/**
+ * The bound of a small order made as high as it can be: by every order in which its hands could work. Only where one person
+ * works, nothing is under way and nothing dries, since that is what can be gone through exactly.
+ *
+ * @param schedule the best that is known
+ *
+ * @example
+ * tightened(twoHoopings, best, bound).worked === best.worked // true where no plan ends sooner
+ */
+export function tightened(problem: Problem, { worked }: Pick<Schedule, 'worked'>, bound: Bound): Bound {
+  const { jobs, stations, people, calendar, start, table } = problem;
+  const isSmall = jobs.length <= MOST_JOBS && stations.length <= MOST_MACHINES && people === 1;
+  const isPlain =
+    table.length === 0 &&
+    jobs.every(
+      ({ begun, wash, on }) =>
+        begun === null &&
+        wash === null &&
+        on.every((times) => times === null || times.finish.every(({ kind }) => kind !== 'wait'))
+    );
+  if (!isSmall || !isPlain) return bound;
+  const exact = exactSchedule(problem, worked);
+  if (exact === null) return bound;
+  // Hours of the bench only make it later.
+  const least = Math.min(worked, openAfter(calendar.needle, start, exact - start));
+  return {
+    worked: Math.max(bound.worked, least),
+    finish: Math.max(bound.finish, least)
+  };
 }
