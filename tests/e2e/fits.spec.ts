@@ -21,6 +21,9 @@ const ROUTES = [
   '/items/badger-tab/templates',
   '/orders',
   '/orders/gala-weekend',
+  '/orders/gala-weekend?tab=pieces',
+  '/orders/gala-weekend?tab=hoopings',
+  '/orders/gala-weekend?tab=after',
   '/week',
   '/stash',
   '/log',
@@ -29,6 +32,8 @@ const ROUTES = [
   '/guide/words',
   '/practice',
   '/trouble?item=badger-tab&seen=puckers',
+  '/handover',
+  '/stash/shopping',
   '/shop'
 ];
 

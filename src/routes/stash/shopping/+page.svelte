@@ -41,7 +41,7 @@
 {#if mat}
   <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
     <h1 class="text-3xl">Shopping list</h1>
-    <a href="/stash" class="underline">Stash</a>
+    <a href="/stash" class="inline-flex min-h-11 items-center underline">Stash</a>
     {#if rows.length > 0}
       <div class="ml-auto flex gap-2">
         <button
