@@ -258,6 +258,27 @@ describe('orders: stages and times', () => {
     ]);
   });
 
+  it('a stop longer than a bobbin halts in its middle, and the needle goes on after each change', () => {
+    // Two copies of 60,000 stitches take 240 m: with 40 m on a bobbin five changes, in six equal parts.
+    const shop = shopOf([machine('one')]);
+    const context = new LineContext(
+      newLine('line', 'patch', 2),
+      plainPatch({ stitches: 60_000 }),
+      undefined,
+      shop
+    );
+    const [station, hoop] = [stationsOf(shop, [])[0], shop.hoops[0]];
+    const times = station && hoop && context.timesOn(0, 2, station, hoop);
+    expect(Math.round(times?.bobbinMetres ?? 0)).to.equal(240);
+    const needle = times?.segments.filter(({ kind }) => kind === 'needle') ?? [];
+    const changes = times?.segments.filter(({ title }) => title.includes('in the middle')) ?? [];
+    expect(needle).to.have.length(6);
+    expect(changes.map(({ seconds }) => seconds)).to.deep.equal(Array(5).fill(60));
+    // Nothing is lost: 120,000 stitches at the machine's pace, as one run of the needle would take.
+    const one = needle.reduce((sum, { seconds }) => sum + seconds, 0) / 6;
+    for (const { seconds } of needle) expect(seconds).to.be.closeTo(one, 1e-6);
+  });
+
   it('a bobbin is changed before an edge it would not last, and used up elsewhere', () => {
     const stop = (
       bobbinMetres: number,

@@ -5,7 +5,7 @@ import type { PhasedStep } from './stages';
 /**
  * Puts a bobbin change before each stop that the bobbin would not last through. A hooping is planned as beginning with a
  * full bobbin: the schedule changes it before the start where less is left than the hooping needs. A stop that takes more
- * than a full bobbin gets its changes before it too; where it halts for them is the thread page’s to plan.
+ * than a full bobbin gets its changes before it too; the schedule puts the halts for them in the middle of it.
  *
  * @param heads that stitch together; each has its bobbin
  */
@@ -27,6 +27,7 @@ export function withBobbins(
     return [
       {
         ...each,
+        changes: next.changes,
         step: broughtStep(
           each.step,
           {

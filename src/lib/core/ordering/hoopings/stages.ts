@@ -10,6 +10,8 @@ export type HoopingPart = (typeof HOOPING_PARTS)[number];
 export interface PhasedStep {
   step: PlanStep;
   phase: HoopingPart;
+  /** Of a bobbin change: how many come, one after another. */
+  changes?: number;
 }
 
 /** What is stitched in one clamping of the ring, and what follows it at the table. */

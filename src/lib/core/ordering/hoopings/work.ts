@@ -27,7 +27,8 @@ export function workTimes(
   const from = isLast ? finish.findIndex(isShared) : -1;
   const segments = segmentsOf(
     machine.filter((step) => step !== threads),
-    item
+    item,
+    new Map(steps.flatMap(({ step, changes }) => (changes === undefined ? [] : [[step.id, changes]])))
   );
   const off = handsOf(at('off')) + snips(machine);
   const ends = segments.at(-1)?.kind === 'needle';
@@ -67,7 +68,11 @@ function snipsOf({ hands, parts, kind }: PlanStep): number {
 
 const snips = (steps: readonly PlanStep[]): number => steps.reduce((sum, step) => sum + snipsOf(step), 0);
 
-function segmentsOf(steps: readonly PlanStep[], item: Item): Segment[] {
+function segmentsOf(
+  steps: readonly PlanStep[],
+  item: Item,
+  changesOf: ReadonlyMap<string, number>
+): Segment[] {
   const found: Segment[] = [];
   const add = (kind: Segment['kind'], seconds: number, title: string): void => {
     const last = found.at(-1);
@@ -75,13 +80,42 @@ function segmentsOf(steps: readonly PlanStep[], item: Item): Segment[] {
     if (last?.kind === kind) last.seconds += seconds;
     else found.push({ kind, seconds, title });
   };
-  for (const step of steps) {
-    add('hands', step.hands.value - snipsOf(step), step.title);
+  let inside = NO_HALTS;
+  steps.forEach((step, at) => {
+    const changes = haltsInside(step, steps[at + 1], changesOf.get(step.id) ?? 0);
+    add('hands', step.hands.value - snipsOf(step) - changes.count * changes.seconds, step.title);
+    if (changes.count > 0) {
+      inside = changes;
+      return;
+    }
     const held = step.running.value * attendedShare(step, item);
     add('attended', held, step.title);
-    add('needle', step.running.value - held, step.title);
-  }
+    const parts = inside.count + 1;
+    for (let part = 0; part < parts; part++) {
+      if (part > 0) add('hands', inside.seconds, inside.title);
+      add('needle', (step.running.value - held) / parts, step.title);
+    }
+    inside = NO_HALTS;
+  });
   return found;
+}
+
+/** Halts of a stop in the middle of it, s each. */
+interface Halts {
+  count: number;
+  seconds: number;
+  title: string;
+}
+const NO_HALTS: Halts = { count: 0, seconds: 0, title: '' };
+
+/**
+ * Bobbin changes that come in the middle of the stop they stand before: all of them where a bobbin may run out in it, all but
+ * the first where it must not, since that one is changed beforehand.
+ */
+function haltsInside({ hands }: PlanStep, next: PlanStep | undefined, changes: number): Halts {
+  if (changes === 0 || !next?.stop) return NO_HALTS;
+  const count = next.stop.protected ? changes - 1 : changes;
+  return { count, seconds: hands.value / changes, title: 'Change the bobbin, in the middle of the stop' };
 }
 
 /** How much of a stop’s stitching hands hold something down. */
