@@ -73,18 +73,30 @@ function misfits(page: Page): Promise<string[]> {
   });
 }
 
-for (const [width, height] of SIZES)
-  test(`every page fits ${width} x ${height}, its controls large and in reach`, async ({ page }) => {
-    await page.setViewportSize({ width, height });
+/** Another size of the screen; drawings follow it in the next frames. */
+async function resized(page: Page, width: number, height: number): Promise<void> {
+  await page.setViewportSize({ width, height });
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 150))));
+}
+
+/** Routes by twos and threes, so that they are looked at side by side. */
+const PARTS = 3;
+for (let part = 0; part < PARTS; part++)
+  test(`every page fits every size, its controls large and in reach: part ${part + 1} of ${PARTS}`, async ({
+    page
+  }) => {
     await loadDemo(page);
     const found: Record<string, string[]> = {};
-    for (const route of ROUTES) {
+    for (const route of ROUTES.filter((_, at) => at % PARTS === part)) {
       await page.goto(route);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       // What is planned in the background has come by then.
       await page.waitForLoadState('networkidle');
-      const wrong = await misfits(page);
-      if (wrong.length > 0) found[route] = wrong;
+      for (const [width, height] of SIZES) {
+        await resized(page, width, height);
+        const wrong = await misfits(page);
+        if (wrong.length > 0) found[`${route} at ${width} x ${height}`] = wrong;
+      }
     }
     expect(found).toEqual({});
   });
@@ -131,7 +143,7 @@ test('by night every size holds a long name, and the run screen with its drawing
     also: (width: number, height: number) => Promise<void>
   ): Promise<void> => {
     for (const [width, height] of BY_NIGHT) {
-      await page.setViewportSize({ width, height });
+      await resized(page, width, height);
       expect(await misfits(page), `${what}, ${width} x ${height}`).toEqual([]);
       await also(width, height);
     }

@@ -40,7 +40,7 @@ test('a photo of a cloth with its scale shows as the item’s cloth, and stays i
   await dialog.getByLabel(/The photo shows, across/).blur();
   await expect(dialog.getByText(/120 × 60/)).toBeVisible();
   await expectAccessible(page);
-  await dialog.getByRole('button', { name: 'Keep it so' }).click();
+  await dialog.getByRole('button', { name: 'Keep the changes' }).click();
   await expect(dialog).toBeHidden();
 
   await page.goto('/items/badger-tab/colours');
