@@ -39,7 +39,12 @@ const planned = async (page: Page): Promise<void> => {
 
 const views: View[] = [
   { name: 'bench', path: '/' },
-  { name: 'shelf', path: '/items' },
+  {
+    name: 'shelf',
+    path: '/items',
+    // Pictures are made by a worker, one after another.
+    prepare: async (page) => page.getByText('Being planned').first().waitFor({ state: 'detached' })
+  },
   {
     name: 'new-paper',
     path: '/items/new',

@@ -27,7 +27,7 @@
   import { SvelteMap } from 'svelte/reactivity';
   import { toast } from 'svelte-sonner';
   import DifferenceList from './DifferenceList.svelte';
-  import { leave, refusal, take } from './server';
+  import { leave, refusal, take } from './throughServer';
 
   const here = live(
     () => null,

@@ -75,6 +75,17 @@
 
 <svelte:head><title>Week · Jolt Step</title></svelte:head>
 
+{#snippet ask()}
+  {#if table.value && spread && table.value.shelf.length > 0 && (week || table.value.input.orders.length === 0)}
+    <AskPromise
+      input={table.value.input}
+      {spread}
+      shelf={table.value.shelf}
+      onorder={(itemId, count) => void makeOrder(itemId, count)}
+    />
+  {/if}
+{/snippet}
+
 <div class="flex flex-wrap items-center gap-4">
   <h1 class="mr-auto text-3xl">Week</h1>
   {#if planning.working}<p class="text-soft" role="status">planning all orders together</p>{/if}
@@ -168,6 +179,7 @@
           </li>
         {/each}
       </ul>
+      {@render ask()}
     </section>
   </div>
   <section class="mt-6" aria-label="Machines and hands, day by day">
@@ -197,14 +209,7 @@
     >
   {/if}
 {/if}
-{#if table.value && spread && table.value.shelf.length > 0 && (week || table.value.input.orders.length === 0)}
-  <AskPromise
-    input={table.value.input}
-    {spread}
-    shelf={table.value.shelf}
-    onorder={(itemId, count) => void makeOrder(itemId, count)}
-  />
-{/if}
+{#if !week}{@render ask()}{/if}
 {#if settingHours && table.value}
   <RoomDialog
     shop={table.value.input.shop}
