@@ -35,13 +35,7 @@ const all = [
  */
 export async function makeBackup(now: string): Promise<Backup> {
   const stored = await db.transaction('r', all, async () => ({
-    items: readable('item', await db.items.toArray()),
-    setups: readable('setup', await db.setups.toArray()),
-    shop: readable('shop', await db.shops.toArray())[0] ?? null,
-    runs: await runDocuments(),
-    orders: readable('order', await db.orders.toArray()),
-    stash: readable('line of the stash', await db.stash.toArray()),
-    cutJobs: readable('cut job', await db.cutJobs.toArray()),
+    ...(await storedDocuments()),
     meta: await db.meta.toArray(),
     photos: await db.photos.toArray(),
     pictures: await db.pictures.bulkGet([...(await picturesShown())])
@@ -56,8 +50,23 @@ export async function makeBackup(now: string): Promise<Backup> {
   };
 }
 
+/** Documents of every kind as they are stored, without their pictures; what cannot be read is left out. */
+export async function storedDocuments(): Promise<
+  Pick<Backup, 'items' | 'setups' | 'shop' | 'runs' | 'orders' | 'stash' | 'cutJobs'>
+> {
+  return {
+    items: readable('item', await db.items.toArray()),
+    setups: readable('setup', await db.setups.toArray()),
+    shop: readable('shop', await db.shops.toArray())[0] ?? null,
+    runs: await runDocuments(),
+    orders: readable('order', await db.orders.toArray()),
+    stash: readable('line of the stash', await db.stash.toArray()),
+    cutJobs: readable('cut job', await db.cutJobs.toArray())
+  };
+}
+
 /** A row with its picture as text. */
-async function asText<T extends { image: Blob }>({
+export async function asText<T extends { image: Blob }>({
   image,
   ...row
 }: T): Promise<Omit<T, 'image'> & { type: string; base64: string }> {

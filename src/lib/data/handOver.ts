@@ -1,16 +1,30 @@
 import { type Backup, BACKUP_VERSION, type Choice, takenOver } from '$lib/core/documents/files';
 import { picturesIn } from '$lib/core/documents/item';
-import { type Everything, everything, makeBackup, rowsOf } from './backup';
+import { asText, type Everything, everything, makeBackup, rowsOf, storedDocuments } from './backup';
 import { freshId } from './client';
 import { db } from './db';
 import { editHistory } from './history';
-import { listItems } from './items';
-import { readable } from './rows';
-import { runDocuments } from './runs';
 import type { Table } from 'dexie';
 
 /** What is handed over: one item with its setup, a run with its item, or everything. */
 export type Handed = { what: 'item' | 'run'; id: string } | { what: 'all' };
+
+/** A backup with nothing in it. */
+const NOTHING: Backup = {
+  schema: 'jolt-step/backup',
+  version: BACKUP_VERSION,
+  at: new Date(0).toISOString(),
+  items: [],
+  setups: [],
+  shop: null,
+  runs: [],
+  orders: [],
+  stash: [],
+  cutJobs: [],
+  meta: [],
+  photos: [],
+  pictures: []
+};
 
 /**
  * What is handed to another device, as a backup of it alone.
@@ -18,24 +32,25 @@ export type Handed = { what: 'item' | 'run'; id: string } | { what: 'all' };
  * @param now ISO 8601
  */
 export async function handedOver(handed: Handed, now: string): Promise<Backup> {
-  const all = await makeBackup(now);
-  if (handed.what === 'all') return all;
+  if (handed.what === 'all') return makeBackup(now);
+  const all = await storedDocuments();
   const runs = handed.what === 'run' ? all.runs.filter(({ id }) => id === handed.id) : [];
   const wanted = new Set(handed.what === 'run' ? runs.map(({ itemId }) => itemId) : [handed.id]);
   const items = all.items.filter(({ id }) => wanted.has(id));
-  const shown = new Set(items.flatMap(picturesIn));
+  const shown = [...new Set(items.flatMap(picturesIn))];
+  const photos = await db.photos
+    .where('runId')
+    .anyOf(runs.map(({ id }) => id))
+    .toArray();
+  const pictures = (await db.pictures.bulkGet(shown)).filter((picture) => picture !== undefined);
   return {
-    ...all,
+    ...NOTHING,
+    at: now,
     items,
     runs,
     setups: all.setups.filter(({ itemId }) => wanted.has(itemId)),
-    shop: null,
-    orders: [],
-    stash: [],
-    cutJobs: [],
-    meta: [],
-    photos: all.photos.filter(({ runId }) => runs.some(({ id }) => id === runId)),
-    pictures: all.pictures.filter(({ id }) => shown.has(id))
+    photos: await Promise.all(photos.map(asText)),
+    pictures: await Promise.all(pictures.map(asText))
   };
 }
 
@@ -43,17 +58,8 @@ export async function handedOver(handed: Handed, now: string): Promise<Backup> {
 export async function documentsHere(): Promise<Backup> {
   const photos = await db.photos.toArray();
   return {
-    schema: 'jolt-step/backup',
-    version: BACKUP_VERSION,
-    at: new Date(0).toISOString(),
-    items: await listItems(),
-    setups: readable('setup', await db.setups.toArray()),
-    shop: readable('shop', await db.shops.toArray())[0] ?? null,
-    runs: await runDocuments(),
-    orders: readable('order', await db.orders.toArray()),
-    stash: readable('line of the stash', await db.stash.toArray()),
-    cutJobs: readable('cut job', await db.cutJobs.toArray()),
-    meta: [],
+    ...NOTHING,
+    ...(await storedDocuments()),
     photos: photos.map(({ id, runId, at, stepId, name }) => ({
       id,
       runId,
@@ -62,8 +68,7 @@ export async function documentsHere(): Promise<Backup> {
       name,
       type: '',
       base64: ''
-    })),
-    pictures: []
+    }))
   };
 }
 
