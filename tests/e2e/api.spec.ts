@@ -226,3 +226,39 @@ test('a name that leads here but is not ours is answered nothing', async ({ base
   for (const path of ['/api/machine', '/', '/api/demo'])
     expect(await ask(`elsewhere.example:${port}`, path)).toBe(403);
 });
+
+test('POST /api/handover holds what is handed over, gives it once, and answers nothing else', async ({
+  request
+}) => {
+  const bytes = Buffer.from([1, 2, 3, 250]);
+  const send = (data: Buffer | string, type = 'application/octet-stream'): ReturnType<typeof request.post> =>
+    request.post('/api/handover', { data, headers: { 'content-type': type } });
+  const take = (data: object): ReturnType<typeof request.post> =>
+    request.post('/api/handover/take', { data });
+
+  const held = await send(bytes);
+  expect(held.status()).toBe(201);
+  const { id, until } = (await held.json()) as { id: string; until: number };
+  expect(id).toMatch(/^[2-9A-HJKMNP-Z]{5}$/);
+  expect(until).toBeGreaterThan(Date.now() + 500_000);
+
+  const taken = await take({ id });
+  expect(taken.status()).toBe(200);
+  expect(taken.headers()['cache-control']).toBe('no-store');
+  expect(await taken.body()).toEqual(bytes);
+  const again = await take({ id });
+  expect(again.status()).toBe(404);
+  expect(await again.json()).toMatchObject({ error: { code: 'not-found', path: 'id' } });
+
+  expect((await send('{}', 'application/json')).status()).toBe(415);
+  expect((await send(Buffer.alloc(0))).status()).toBe(422);
+  const large = await send(Buffer.alloc(9 * 1024 * 1024));
+  expect(large.status()).toBe(413);
+  for (const wrong of [{}, { id: 'abc' }, { id: '../..' }, { id: 7 }]) {
+    const refused = await take(wrong);
+    expect(refused.status()).toBe(422);
+    expect(await refused.json()).toMatchObject({ error: { code: 'invalid', path: 'id' } });
+  }
+  // Nothing is listed.
+  expect((await request.get('/api/handover')).status()).toBe(405);
+});

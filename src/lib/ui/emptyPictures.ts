@@ -6,7 +6,7 @@ export const EMPTY_PICTURES: Readonly<
   Record<EmptyPicture, { cloth: string; hands: string; needle: string; ink: string }>
 > = {
   shelf: {
-    cloth: 'M14 16h26v46H14z M50 26a18 18 0 1 1 .1 0z M82 22h26v40H82z',
+    cloth: 'M14 16h26v46H14z M60 20a20 20 0 1 0 .1 0z M82 22h26v40H82z',
     hands: 'M95 30v8',
     needle: 'M19 21h16v36H19z M87 27h16v30H87z',
     ink: 'M6 70h108 M10 70v8 M110 70v8'
