@@ -51,7 +51,8 @@ test('the browser is killed after an edit of the stash, the shop, an order and a
   await page.getByRole('button', { name: /Lay FRONT/ }).click();
   await page.getByRole('button', { name: 'Later', exact: true }).click();
   await kept(page, /^Undo: a step/);
-  const moved = await page.getByRole('button', { name: /Lay FRONT/ }).textContent();
+  // Its place in the sheet; its time follows what runs taught, a moment later.
+  const moved = /\d+/.exec((await page.getByRole('button', { name: /Lay FRONT/ }).textContent()) ?? '')?.[0];
   const session = await first.newCDPSession(page);
   await session.send('Browser.crash').catch(() => undefined);
 
@@ -66,7 +67,9 @@ test('the browser is killed after an edit of the stash, the shop, an order and a
     again.getByRole('region', { name: 'Machines' }).getByLabel('Name', { exact: true }).first()
   ).toHaveValue('Old lady');
   await again.goto(`${baseURL}/items/badger-tab`);
-  await expect(again.getByRole('button', { name: /Lay FRONT/ })).toHaveText(moved ?? '');
+  await expect(again.getByRole('button', { name: /Lay FRONT/ })).toContainText(
+    `${moved ?? 'nowhere'} Lay FRONT`
+  );
   await second.close();
 });
 
