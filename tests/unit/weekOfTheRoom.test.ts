@@ -103,6 +103,25 @@ describe('hours of the workroom', () => {
     for (const task of there)
       expect(task.to <= (from ?? 0) + 1e-6 || task.from >= (to ?? 0) - 1e-6, task.title).to.equal(true);
   });
+
+  it('waits for a single item that is under way on a machine, and goes on beside it on the other', () => {
+    const orders = [own('gala', 12)];
+    const input = {
+      ...inputOf(orders, TWO),
+      busy: [{ machineId: 'one', name: 'Badger tab', seconds: 7200 }]
+    };
+    const week = planWeek(input, undefined, 60);
+    const first = (station: string): number =>
+      Math.min(
+        ...(week?.plan.tasks ?? [])
+          .filter(({ stationId, kind }) => stationId === station && kind !== 'load')
+          .map(({ from }) => from)
+      );
+    // It is nine o'clock; two hours are left of the tab.
+    expect(first('one')).to.be.at.least(11 * 3600);
+    expect(first('two')).to.be.lessThan(10 * 3600);
+    expect(input.shop.workroom).to.equal(undefined);
+  });
 });
 
 describe('what is fixed by hand', () => {

@@ -18,7 +18,8 @@ import { db } from './db';
 import { getItem, getSetup, listItems } from './items';
 import { askToKeep } from './keep';
 import { readable, readOne } from './rows';
-import { eventsOf, prepareRun, recentRuns } from './runs';
+import { foldRun, timesFrom } from '$lib/core/running/runs';
+import { eventsOf, openRuns, prepareRun, recentRuns } from './runs';
 import { getShop } from './shop';
 import { listStash } from './stash';
 import { shelfRows } from './summaries';
@@ -133,13 +134,14 @@ export interface WeekTable {
 
 /** All orders that are not put away, from now on. */
 export async function weekTable(now: string): Promise<WeekTable> {
-  const [orders, shop, shelf, recent, stash, kept] = await Promise.all([
+  const [orders, shop, shelf, recent, stash, kept, busy] = await Promise.all([
     ordersWithProgress(),
     getShop(),
     shelfRows(),
     recentRuns(THREAD_RUNS),
     listStash(),
-    weekKept()
+    weekKept(),
+    singleRuns()
   ]);
   const open = orders.filter(({ order }) => order.putAwayAt === undefined && order.lines.length > 0);
   const wanted = new Set(open.flatMap(({ order }) => order.lines.map(({ itemId }) => itemId)));
@@ -151,6 +153,7 @@ export async function weekTable(now: string): Promise<WeekTable> {
     shelf: shelf.filter(({ away }) => !away).map(({ id, name }) => ({ id, name })),
     input: {
       orders: open,
+      busy,
       shop,
       items: await weekItems([...wanted]),
       room: {
@@ -160,6 +163,21 @@ export async function weekTable(now: string): Promise<WeekTable> {
       }
     }
   };
+}
+
+/** Single items that are under way: their machine, and what is left of them, s. */
+async function singleRuns(): Promise<NonNullable<WeekInput['busy']>> {
+  const heads = (await openRuns()).filter(({ order }) => order === undefined);
+  const found = await Promise.all(
+    heads.map(async (head) => {
+      const state = foldRun(head.plan.steps, await eventsOf(head.id));
+      const { hands, needle } = timesFrom(head.plan, state.at);
+      // What only stands before its start, or is set aside, takes no machine.
+      const isOn = state.phase !== 'not-started' && state.phase !== 'set-aside';
+      return { machineId: head.plan.machine.id, name: head.itemName, seconds: isOn ? hands + needle : 0 };
+    })
+  );
+  return found.filter(({ seconds }) => seconds > 0);
 }
 
 /** Items with their setups, as a plan wants them; one that is no longer here is left out. */

@@ -120,6 +120,12 @@
   <MovedPanel moved={told} since={table.value.kept.at} onseen={() => void keepWeek(fresh)} />
 {/if}
 
+{#each table.value?.input.busy ?? [] as { machineId, name, seconds }, at (`${machineId} ${at}`)}
+  <p class="mt-2 text-soft">
+    {table.value?.input.shop.machines.find(({ id }) => id === machineId)?.name ?? 'A machine'}: {name} is under
+    way, about {formatMinutes(seconds)} left. The orders wait for it there.
+  </p>
+{/each}
 {#if week}
   {#each week.plan.problems as problem (problem)}
     <p class="mt-2 border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">{problem}</p>

@@ -5,8 +5,10 @@ import {
   doneByLine,
   planned,
   type Planned,
-  secondsBetween
+  secondsBetween,
+  wallTimeAt
 } from '$lib/core/ordering/day';
+import type { Shop } from '$lib/core/documents/shop';
 import { decode } from '$lib/core/solvers/schedule';
 import { chanceOf, drawnProblem, quantile, type Spread } from '$lib/core/ordering/promise';
 import { seeded } from '$lib/core/base/units';
@@ -17,6 +19,8 @@ export interface WeekInput {
   orders: readonly OpenOrder[];
   items: BatchInput['items'];
   shop: BatchInput['shop'];
+  /** Single items under way: their machine has no other work for so many seconds. */
+  busy?: readonly { machineId: string; name: string; seconds: number }[];
   /** Hours of the workroom, how many work there, and when it begins. */
   room: Pick<Order, 'from' | 'bench' | 'people'>;
 }
@@ -61,8 +65,8 @@ const NO_DATE = 1e9;
  * planWeek({ orders: [{ order: gala }, { order: market }], items, shop, room })?.orders[0]?.finish
  */
 export function planWeek(input: WeekInput, spread?: Spread, rounds?: number): WeekPlan | null {
-  const { orders, items, shop, room } = input;
-  const merged = mergedOrders(orders, items, shop, room);
+  const { orders, items, room } = input;
+  const merged = mergedOrders(orders, items, withoutBusy(input), room);
   if (!merged) return null;
   const dueOf = new Map(
     orders.map(({ order }) => [order.id, order.due === null ? null : secondsBetween(room.from, order.due)])
@@ -110,6 +114,21 @@ export function planWeek(input: WeekInput, spread?: Spread, rounds?: number): We
       })
       .sort((a, b) => (a.due ?? NO_DATE) - (b.due ?? NO_DATE) || a.finish - b.finish)
   };
+}
+
+/** The shop with machines away for as long as a single item is under way on them. */
+function withoutBusy({ shop, busy = [], room }: WeekInput): Shop {
+  if (busy.length === 0) return shop;
+  const { workroom = { daysOff: [], otherHours: [], away: [] } } = shop;
+  const start = secondsBetween(room.from, room.from);
+  const taken = busy
+    .filter(({ seconds }) => seconds > 0)
+    .map(({ machineId, seconds }) => ({
+      machineId,
+      from: room.from,
+      to: wallTimeAt(room.from, start + Math.max(60, seconds))
+    }));
+  return { ...shop, workroom: { ...workroom, away: [...workroom.away, ...taken] } };
 }
 
 function byOrder(doneAt: ReadonlyMap<string, number>): Map<string, number> {
