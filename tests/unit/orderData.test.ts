@@ -122,6 +122,14 @@ describe('orders in the browser', () => {
     );
   });
 
+  it('reckons with what the last order spoiled, once the maker has said so', async () => {
+    await fill();
+    const usual = await newOrder('one', 'One', '2026-12-01T09:00', NOW);
+    expect(usual.spoilage).to.equal(demoOrder().spoilage);
+    await changeShop((shop) => ({ ...shop, spoilage: 0.08 }));
+    expect((await newOrder('two', 'Two', '2026-12-01T09:00', NOW)).spoilage).to.equal(0.08);
+  });
+
   it('goes into a backup and comes out of it', async () => {
     await fill();
     const backup = await makeBackup(NOW);

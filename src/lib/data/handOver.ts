@@ -1,4 +1,4 @@
-import { type Backup, BACKUP_VERSION, type Choice, takenOver } from '$lib/core/documents/files';
+import { type Backup, type Choice, emptyBackup, takenOver } from '$lib/core/documents/files';
 import { picturesIn } from '$lib/core/documents/item';
 import { asText, type Everything, everything, makeBackup, rowsOf, storedDocuments } from './backup';
 import { freshId } from './client';
@@ -8,23 +8,6 @@ import type { Table } from 'dexie';
 
 /** What is handed over: one item with its setup, a run with its item, or everything. */
 export type Handed = { what: 'item' | 'run'; id: string } | { what: 'all' };
-
-/** A backup with nothing in it. */
-const NOTHING: Backup = {
-  schema: 'jolt-step/backup',
-  version: BACKUP_VERSION,
-  at: new Date(0).toISOString(),
-  items: [],
-  setups: [],
-  shop: null,
-  runs: [],
-  orders: [],
-  stash: [],
-  cutJobs: [],
-  meta: [],
-  photos: [],
-  pictures: []
-};
 
 /**
  * What is handed to another device, as a backup of it alone.
@@ -44,7 +27,7 @@ export async function handedOver(handed: Handed, now: string): Promise<Backup> {
     .toArray();
   const pictures = (await db.pictures.bulkGet(shown)).filter((picture) => picture !== undefined);
   return {
-    ...NOTHING,
+    ...emptyBackup(),
     at: now,
     items,
     runs,
@@ -58,7 +41,7 @@ export async function handedOver(handed: Handed, now: string): Promise<Backup> {
 export async function documentsHere(): Promise<Backup> {
   const photos = await db.photos.toArray();
   return {
-    ...NOTHING,
+    ...emptyBackup(),
     ...(await storedDocuments()),
     photos: photos.map(({ id, runId, at, stepId, name }) => ({
       id,

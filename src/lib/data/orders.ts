@@ -76,7 +76,7 @@ export async function newOrder(
     createdAt: now,
     updatedAt: now,
     lines: itemId === undefined ? [] : [newLine('line-1', itemId, count)],
-    spoilage: last?.spoilage ?? 0.03,
+    spoilage: (await getShop()).spoilage ?? last?.spoilage ?? 0.03,
     rates: last?.rates ?? DEFAULT_RATES
   };
   await db.orders.add(order);

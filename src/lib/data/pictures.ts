@@ -26,6 +26,9 @@ export async function picturesShown(): Promise<Set<string>> {
 
 /** Takes out pictures that nothing has shown for a day. @param now milliseconds since 1970 */
 export async function clearPictures(now: number): Promise<void> {
+  const old = await db.pictures.filter(({ at }) => now - at > KEPT_MS).primaryKeys();
+  // Every item is read to know what is shown, so only where there is something to take out.
+  if (old.length === 0) return;
   const shown = await picturesShown();
-  await db.pictures.filter(({ id, at }) => now - at > KEPT_MS && !shown.has(id)).delete();
+  await db.pictures.bulkDelete(old.filter((id) => !shown.has(id)));
 }

@@ -1,5 +1,5 @@
 import type { Run, RunEvent, RunHead } from '$lib/core/documents/run';
-import { foldRun, followMachine } from '$lib/core/running/runs';
+import { foldRun, followMachine, type RunSummary } from '$lib/core/running/runs';
 import type { MachineEvent } from '$lib/core/running/standIn';
 import type { BobbinKind, BobbinOn } from '$lib/core/documents/shop';
 import { db, type Photo } from './db';
@@ -119,20 +119,20 @@ export async function markRun(
   await db.transaction('rw', db.runs, db.runSummaries, db.meta, async () => {
     await db.runs.update(id, change);
     if (change.leftOut !== undefined) await db.runSummaries.update(id, { leftOut: change.leftOut });
+    if (change.trouble !== undefined) await db.runSummaries.update(id, { trouble: change.trouble });
     const marks = (await db.meta.get(MARKED))?.value;
     await db.meta.put({ key: MARKED, value: (typeof marks === 'number' ? marks : 0) + 1 });
   });
 }
 
-/** Runs of which the maker said what went wrong, the latest first; the looked-at are few. */
-export async function troubledRuns(): Promise<Pick<RunHead, 'itemId' | 'itemName' | 'trouble'>[]> {
-  const heads = await db.runs
+/** Runs of which the maker said what went wrong, the latest first; only their summaries are read. */
+export async function troubledRuns(): Promise<RunSummary[]> {
+  return db.runSummaries
     .orderBy('startedAt')
     .reverse()
-    .filter(({ trouble }) => (trouble?.length ?? 0) > 0)
+    .filter(({ trouble = [] }) => trouble.length > 0)
     .limit(LOOKED_AT)
     .toArray();
-  return readable('run', heads);
 }
 
 /** Every run with its events, the latest first. */

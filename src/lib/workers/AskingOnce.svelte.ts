@@ -1,8 +1,9 @@
 import type { BatchInput } from '$lib/core/ordering/day';
 import type { Promised, Spread } from '$lib/core/ordering/promise';
-import type { WeekInput, WeekPlan } from '$lib/core/ordering/week';
+import type { StashEntry } from '$lib/core/documents/stash';
+import type { WeekInput } from '$lib/core/ordering/week';
 import { wrap } from 'comlink';
-import { batchWorker, type BatchWorker } from './batchWorker';
+import { batchWorker, type BatchWorker, type WeekAnswer } from './batchWorker';
 import { type Course, Following } from './Following.svelte';
 
 /** What a worker of orders answers in one go; the last answer stays until the next is there. */
@@ -36,12 +37,19 @@ export class Promising extends AskingOnce<{ input: BatchInput; spread: Spread },
   }
 }
 
+/** What is asked of the week; what orders take is told where there is a stash to take it from. */
+interface WeekAsked {
+  input: WeekInput;
+  spread: Spread;
+  stash?: readonly StashEntry[];
+}
+
 /** All open orders together. */
-export class WeekPlanning extends AskingOnce<{ input: WeekInput; spread: Spread }, WeekPlan> {
+export class WeekPlanning extends AskingOnce<WeekAsked, WeekAnswer> {
   protected ask(
     worker: ReturnType<typeof wrap<BatchWorker>>,
-    { input, spread }: { input: WeekInput; spread: Spread }
-  ): Promise<WeekPlan | null> {
-    return worker.week(input, spread);
+    { input, spread, stash = [] }: WeekAsked
+  ): Promise<WeekAnswer | null> {
+    return worker.week(input, spread, stash);
   }
 }

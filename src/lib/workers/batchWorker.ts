@@ -1,4 +1,4 @@
-export type { BatchWorker } from './batch.worker';
+export type { BatchWorker, WeekAnswer } from './batch.worker';
 
 /** A worker that plans orders. */
 export function batchWorker(): Worker {

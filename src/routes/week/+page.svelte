@@ -3,7 +3,7 @@
   import { formatMinutes } from '$lib/core/base/units';
   import { sayTime, secondsBetween } from '$lib/core/ordering/day';
   import { spreadOf } from '$lib/core/ordering/promise';
-  import { handTasks, keptWeek, moved, orderOfLine, reservedByOrder } from '$lib/core/ordering/week';
+  import { handTasks, keptWeek, moved, orderOfLine } from '$lib/core/ordering/week';
   import { changeShop, freshId, keepWeek, live, newOrder, weekTable } from '$lib/data';
   import { reservedCsv, scheduleCsv, scheduleIcs } from '$lib/files';
   import DayChart from '$lib/ui/day/DayChart.svelte';
@@ -30,7 +30,8 @@
   const spread = $derived(table.value && spreadOf(table.value.input.shop, table.value.runs, 0));
   $effect(() => {
     const found = table.value;
-    if (found && spread && found.input.orders.length > 0) planning.follow({ input: found.input, spread });
+    if (found && spread && found.input.orders.length > 0)
+      planning.follow({ input: found.input, spread, stash: found.stash });
   });
   onDestroy(() => planning.stop());
 
@@ -59,9 +60,7 @@
     const next = kept && told && told.moves.length > 0 ? { ...kept, tasks: fresh.tasks } : fresh;
     if (JSON.stringify(next) !== JSON.stringify(kept)) void keepWeek(next);
   });
-  const reserved = $derived(
-    week && table.value ? reservedByOrder(table.value.input, week.plan, table.value.stash) : []
-  );
+  const reserved = $derived(week?.reserved ?? []);
   let settingHours = $state(false);
   async function makeOrder(itemId: string, count: number): Promise<void> {
     const made = await newOrder(freshId(), 'New order', from, new Date().toISOString(), itemId, count);

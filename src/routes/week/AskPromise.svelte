@@ -24,7 +24,6 @@
   onDestroy(() => planning.stop());
   const chosen = $derived(shelf.find(({ id }) => id === itemId));
   const told = $derived(planning.answer?.orders.find(({ orderId }) => orderId === ASKED));
-  /** Orders that would end later because of it. */
   let problem = $state('');
 
   async function ask(): Promise<void> {
@@ -33,7 +32,8 @@
       const order = {
         ...blankOrder(ASKED, input.room),
         lines: [newLine('line', itemId, count)],
-        name: 'What is asked'
+        name: 'What is asked',
+        spoilage: input.shop.spoilage ?? 0.03
       };
       const items = await weekItems([itemId]);
       const known = input.items.filter(({ item }) => item.id !== itemId);

@@ -10,7 +10,6 @@
   interface Props {
     shop: Shop;
     room: { bench: Bench; people: number };
-    /** Where an edit could not be kept, why. */
     onchange: (workroom: Workroom) => void;
     onclose: () => void;
   }

@@ -1,9 +1,8 @@
 <script lang="ts">
   import { formatLength } from '$lib/core/base/units';
-  import { isStabiliserKind } from '$lib/core/documents/item';
   import type { Run } from '$lib/core/documents/run';
   import { TENSIONS, type Trial } from '$lib/core/documents/shop';
-  import { OVERLAPS, SPACINGS, trialWords, withTrial } from '$lib/core/running/trial';
+  import { OVERLAPS, SPACINGS, trialCloth, trialWords, withTrial } from '$lib/core/running/trial';
   import { changeShop, getShop, live } from '$lib/data';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import { keepEdit } from '../../undo';
@@ -13,10 +12,7 @@
 
   const shop = live(() => null, getShop);
   const known = $derived((shop.value?.trials ?? []).filter(({ id }) => id.startsWith(`${run.id} `)));
-  const cloth = $derived(
-    run.item?.pieces.find(({ shows, material }) => shows === 'front' && !isStabiliserKind(material.kind))
-      ?.material
-  );
+  const cloth = $derived(run.item ? trialCloth(run.item) : undefined);
   const threads = $derived([
     ...new Set(run.plan.steps.flatMap(({ stop, thread }) => (stop && thread ? [thread.name] : [])))
   ]);

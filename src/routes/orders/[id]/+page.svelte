@@ -132,7 +132,7 @@
     <!-- Only the chosen part is there: the others look for layouts of their own. -->
     <Tabs.Content value={wanted} class="mt-4">
       {#if wanted === 'pieces'}<PiecesTab {order} {plan} {table} onchange={change} />
-      {:else if wanted === 'after'}<AfterTab {order} {table} onchange={change} />
+      {:else if wanted === 'after'}<AfterTab {order} {table} />
       {:else if !plan}
         {#if order.lines.length === 0}
           <EmptyState picture="order"

@@ -3,7 +3,7 @@
   import type { Order } from '$lib/core/documents/order';
   import type { ClothEntry } from '$lib/core/documents/stash';
   import { afterOrder, learnedSpoilage, type Leftover } from '$lib/core/ordering/after';
-  import { changeStash, freshId, type OrderTable } from '$lib/data';
+  import { changeShop, changeStash, freshId, type OrderTable } from '$lib/data';
   import { PackagePlus } from '@lucide/svelte';
   import { keepEdit } from '../../undo';
 
@@ -11,9 +11,8 @@
   interface Props {
     order: Order;
     table: OrderTable;
-    onchange: (to: (order: Order) => Order, said?: string) => void;
   }
-  let { order, table, onchange }: Props = $props();
+  let { order, table }: Props = $props();
 
   const after = $derived(afterOrder(table.input, table.runs));
   const unit = $derived(table.input.shop.unit);
@@ -107,14 +106,14 @@
       {#if after.badShare !== null}
         <p class="mt-2">
           {percent(after.badShare)} were spoiled; {percent(after.reckoned)} were reckoned with.
-          {#if learned !== after.reckoned}<button
+          {#if learned !== (table.input.shop.spoilage ?? after.reckoned)}<button
               type="button"
               class="button ml-2"
               onclick={() =>
-                onchange(
-                  (now) => ({ ...now, spoilage: learned }),
-                  `Reckoned with ${percent(learned)} now; new orders too.`
-                )}>Reckon with {percent(learned)} from now on</button
+                void keepEdit(
+                  changeShop((shop) => ({ ...shop, spoilage: learned }), 'what is spoiled'),
+                  `New orders are reckoned with ${percent(learned)}.`
+                )}>Reckon with {percent(learned)} in new orders</button
             >{/if}
         </p>
       {/if}

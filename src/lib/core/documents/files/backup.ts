@@ -50,3 +50,22 @@ export const Backup = versioned(
   })
 );
 export type Backup = z.infer<typeof Backup>;
+
+/** A backup with nothing in it, to be filled. @example emptyBackup().items // [] */
+export function emptyBackup(): Backup {
+  return {
+    schema: 'jolt-step/backup',
+    version: BACKUP_VERSION,
+    at: new Date(0).toISOString(),
+    items: [],
+    setups: [],
+    shop: null,
+    runs: [],
+    orders: [],
+    stash: [],
+    cutJobs: [],
+    meta: [],
+    photos: [],
+    pictures: []
+  };
+}

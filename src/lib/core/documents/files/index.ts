@@ -1,4 +1,4 @@
-export { Backup, BACKUP_VERSION } from './backup';
+export { Backup, BACKUP_VERSION, emptyBackup } from './backup';
 export { BackupReader, type LooseBackup } from './looseBackup';
 export { type JsonPart, JsonSplitter } from './splitJson';
 export {

@@ -5,7 +5,7 @@ import { Order } from '$lib/core/documents/order';
 import { Run } from '$lib/core/documents/run';
 import { Setup, Shop } from '$lib/core/documents/shop';
 import { StashEntry } from '$lib/core/documents/stash';
-import { type Backup, BACKUP_VERSION, PhotoText, PictureText } from './backup';
+import { type Backup, BACKUP_VERSION, emptyBackup, PhotoText, PictureText } from './backup';
 import { type JsonPart, JsonSplitter } from './splitJson';
 
 /** A document of a backup that cannot be brought back, and why. */
@@ -57,21 +57,7 @@ const NEWER = 'it was written by a newer Jolt Step';
  * reader.end()?.left // [{ what: 'item', name: 'Badger tab', why: 'steps.3.op: …' }]
  */
 export class BackupReader {
-  readonly #backup: Backup = {
-    schema: 'jolt-step/backup',
-    version: BACKUP_VERSION,
-    at: new Date(0).toISOString(),
-    items: [],
-    setups: [],
-    shop: null,
-    runs: [],
-    orders: [],
-    stash: [],
-    cutJobs: [],
-    meta: [],
-    photos: [],
-    pictures: []
-  };
+  readonly #backup = emptyBackup();
   readonly #left: LeftOut[] = [];
   #isBackup = false;
   #newer = false;

@@ -151,6 +151,12 @@ export const Shop = versioned(
       .max(20)
       .optional()
       .describe('who works here, where it is more than one'),
+    spoilage: z
+      .number()
+      .min(0)
+      .max(0.5)
+      .optional()
+      .describe('share that comes out bad, as the last order taught it; for new orders'),
     trials: z.array(Trial).max(200).optional().describe('what test stitches showed'),
     workroom: Workroom.optional().describe('its hours, days off and machines that are away'),
     learned: Learned.optional().describe('computed from the logged runs; left out when the shop is stored'),

@@ -4,7 +4,7 @@ import { RULES } from './rules';
 import { type Symptom, SYMPTOMS } from './symptoms';
 
 /** What went wrong in a run and why, as the maker settled it. */
-export type PastTrouble = Pick<RunHead, 'itemId' | 'itemName' | 'trouble'>;
+export type PastTrouble = Pick<RunHead, 'itemName' | 'trouble'> & { itemId?: string };
 
 /** A cause must be at least this likely here to be told before it happens. */
 const WORTH_SAYING = 0.6;

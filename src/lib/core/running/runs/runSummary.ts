@@ -1,4 +1,4 @@
-import type { Run } from '$lib/core/documents/run';
+import type { Run, RunHead } from '$lib/core/documents/run';
 import { ribbonStep, type RibbonStep } from '$lib/core/making/summary';
 import { compareRun, type ComparedStep, type Comparison } from './compare';
 import { foldRun } from './fold';
@@ -13,6 +13,8 @@ export interface RunSummary {
   finishedAt: string;
   leftOut: boolean;
   faults: number;
+  /** What went wrong, as the maker settled it. */
+  trouble?: NonNullable<RunHead['trouble']>;
   predicted: Comparison['predicted'];
   actual: Comparison['actual'];
   ribbon: RibbonStep[];
@@ -28,7 +30,8 @@ export function runSummary(run: Run): RunSummary | null {
     faults: foldRun(plan.steps, events).faults.length,
     predicted,
     actual,
-    ribbon: actualRibbonSteps(steps)
+    ribbon: actualRibbonSteps(steps),
+    ...(run.trouble && { trouble: run.trouble })
   };
 }
 

@@ -1,2 +1,2 @@
 export { OVERLAPS, SPACINGS, trialItem } from './trialItem';
-export { trialFor, trialWords, withTrial } from './trialFor';
+export { trialCloth, trialFor, trialWords, withTrial } from './trialFor';

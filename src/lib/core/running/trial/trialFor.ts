@@ -1,4 +1,4 @@
-import { comparedName, isStabiliserKind, type Item } from '$lib/core/documents/item';
+import { comparedName, isStabiliserKind, type Item, type Material } from '$lib/core/documents/item';
 import type { Shop, Trial } from '$lib/core/documents/shop';
 
 /** What to do about each tension, half a turn at a time as makers do. */
@@ -11,6 +11,22 @@ const TENSION_WORDS: Record<Trial['tension'], string | null> = {
 };
 
 /**
+ * The cloth that one sees of an item, which a test is stitched on; undefined where there is none.
+ *
+ * @example
+ * trialCloth(tab)?.name // 'Buff vinyl'
+ */
+export function trialCloth({ pieces }: Pick<Item, 'pieces'>): Material | undefined {
+  return seenCloths({ pieces })[0];
+}
+
+function seenCloths({ pieces }: Pick<Item, 'pieces'>): Material[] {
+  return pieces
+    .filter(({ shows, material }) => shows === 'front' && !isStabiliserKind(material.kind))
+    .map(({ material }) => material);
+}
+
+/**
  * The newest test stitch that says something of an item: one for the item itself, else one on a cloth of its name, else on a
  * cloth of its kind.
  *
@@ -18,11 +34,9 @@ const TENSION_WORDS: Record<Trial['tension'], string | null> = {
  * trialFor({ trials: [onVinyl] }, vinylTab)?.tension // 'bobbin-above'
  */
 export function trialFor({ trials = [] }: Pick<Shop, 'trials'>, item: Item): Trial | null {
-  const seen = item.pieces.filter(
-    ({ shows, material }) => shows === 'front' && !isStabiliserKind(material.kind)
-  );
-  const names = new Set(seen.map(({ material }) => comparedName(material.name)));
-  const kinds = new Set(seen.map(({ material }) => material.kind));
+  const seen = seenCloths(item);
+  const names = new Set(seen.map(({ name }) => comparedName(name)));
+  const kinds = new Set(seen.map(({ kind }) => kind));
   const newest = trials.toSorted((a, b) => (a.at < b.at ? 1 : -1));
   return (
     newest.find(({ itemId }) => itemId === item.id) ??

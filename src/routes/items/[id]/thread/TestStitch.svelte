@@ -1,8 +1,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { isStabiliserKind, type Item } from '$lib/core/documents/item';
+  import type { Item } from '$lib/core/documents/item';
   import { defaultSetup, type Shop } from '$lib/core/documents/shop';
-  import { trialFor, trialItem, trialWords } from '$lib/core/running/trial';
+  import { trialCloth, trialFor, trialItem, trialWords } from '$lib/core/running/trial';
   import { addItem, freshId } from '$lib/data';
   import { FlaskConical } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
@@ -10,9 +10,7 @@
   /** A small trial before a costly item, and what the last one showed. */
   let { item, shop }: { item: Item; shop: Shop } = $props();
 
-  const cloth = $derived(
-    item.pieces.find(({ shows, material }) => shows === 'front' && !isStabiliserKind(material.kind))?.material
-  );
+  const cloth = $derived(trialCloth(item));
   const known = $derived(trialFor(shop, item));
   const STRETCHES = new Set(['knit', 'fleece', 'towelling']);
 
