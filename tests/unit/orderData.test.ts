@@ -103,6 +103,7 @@ describe('orders in the browser', () => {
         placements: [],
         findings: [],
         runId: null,
+        shared: null,
         pitch: null,
         from: 0,
         to: 1

@@ -227,34 +227,3 @@ describe('orders: times on the wall', () => {
     expect(sayTime('2026-11-27T09:00', 120_600)).to.equal('Sat 09:30');
   });
 });
-
-describe('orders: what is left over of two items', () => {
-  const two = (ground: string): ReturnType<typeof planBatch> => {
-    const other = plainPatch({ id: 'badge' });
-    const items = [
-      { item: plainPatch() },
-      {
-        item: {
-          ...other,
-          pieces: other.pieces.map((piece) => ({ ...piece, material: { ...piece.material, name: ground } }))
-        }
-      }
-    ];
-    const order = orderOf([newLine('a', 'patch', 8), newLine('b', 'badge', 2)]);
-    return planBatch({ order, items, shop: shopOf([machine('one')]) }, { rounds: 20 });
-  };
-
-  it('may share a hoop where they are hooped on the same', () => {
-    const { shared } = two('Felt');
-    expect(shared).to.have.length(1);
-    const [found] = shared;
-    const wanted = found?.parts.reduce((sum, { copies: each }) => sum + each, 0);
-    expect(found?.placements).to.have.length(wanted ?? 0);
-    expect(new Set(found?.placements.map(({ part }) => part))).to.deep.equal(new Set([0, 1]));
-    expect(
-      traceHoop(found?.outlines ?? [], found?.placements ?? [], found?.area ?? NO_AREA, 19.6, 'mm')
-    ).to.deep.equal([]);
-  });
-
-  it('may not on different cloth', () => expect(two('Velvet').shared).to.deep.equal([]));
-});

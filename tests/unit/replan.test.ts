@@ -45,8 +45,7 @@ describe('re-plan: the run of a hooping', () => {
     const items = [{ item: demoItem('badger-tab'), setup: demoSetup('badger-tab') }];
     const plan = planBatch({ order, items, shop: tabs }, { rounds: 20 });
     const [hooping] = plan.hoopings;
-    const made =
-      hooping && hoopingPlan(order, hooping, demoItem('badger-tab'), demoSetup('badger-tab'), tabs);
+    const made = hooping && hoopingPlan({ order, items, shop: tabs }, hooping);
     const count = (piece: string): number | undefined =>
       made?.plan.cuts.find(({ pieceId }) => pieceId === piece)?.count;
     expect(count('stabiliser')).to.equal(1);
@@ -55,10 +54,8 @@ describe('re-plan: the run of a hooping', () => {
 
   it('is none where its machine or hoop is gone', () => {
     if (!first) throw new Error('nothing to look at');
-    expect(hoopingPlan(input.order, first, plainPatch(), undefined, shopOf([machine('other')]))).to.equal(
-      null
-    );
-    expect(hoopingPlan(orderOf([]), first, plainPatch(), undefined, shop)).to.equal(null);
+    expect(hoopingPlan({ ...input, shop: shopOf([machine('other')]) }, first)).to.equal(null);
+    expect(hoopingPlan({ ...input, order: orderOf([]) }, first)).to.equal(null);
   });
 });
 
@@ -130,7 +127,7 @@ describe('re-plan: from what is done', () => {
     const lace = plainPatch({ id: 'patch', stitches: 4000, wash: true });
     const own = { ...input, items: [{ item: lace }] };
     const [taken] = planBatch(own, { rounds: 20 }).hoopings;
-    const made = taken && hoopingPlan(own.order, taken, lace, undefined, shop);
+    const made = taken && hoopingPlan(own, taken);
     if (!taken || !made) return expect.fail('lace can be stitched');
     const off = made.plan.steps.findIndex(({ op }) => op?.do === 'hoop-off');
     const { lineId, stage, copies, stationId, hoopId } = taken;
@@ -149,7 +146,7 @@ describe('re-plan: from what is done', () => {
   it('a run keeps the way its steps were made for', () => {
     if (!first) throw new Error('nothing to look at');
     const way = first.way === 'copy-by-copy' ? 'colour-by-colour' : 'copy-by-copy';
-    const made = hoopingPlan(input.order, { ...first, way }, plainPatch(), undefined, shop);
+    const made = hoopingPlan(input, { ...first, way });
     const steps = made?.plan.steps ?? [];
     const done = steps.slice(0, steps.findIndex(({ kind }) => kind === 'stop') + 1).map(({ id }) => id);
     const { lineId, stage, copies, stationId, hoopId } = first;

@@ -30,6 +30,8 @@ export {
   weekItems,
   weekTable,
   type OrderTable,
+  leftInHoop,
+  nextInHoop,
   orderTable,
   prepareHooping
 } from './orders';

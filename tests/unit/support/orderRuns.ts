@@ -2,18 +2,23 @@ import type { Item } from '$lib/core/documents/item';
 import type { Order } from '$lib/core/documents/order';
 import { type Run, RUN_VERSION, type RunEvent } from '$lib/core/documents/run';
 import type { Shop } from '$lib/core/documents/shop';
-import { hoopingPlan, type PlannedHooping } from '$lib/core/ordering/day';
+import { type BatchInput, hoopingPlan, type PlannedHooping } from '$lib/core/ordering/day';
 
 export type Happening = Pick<RunEvent, 'type'> & Partial<RunEvent>;
 
 /** A run of a hooping of a plan, so far on that so many of its steps are done; `extra` happens before the second step. */
 export function runOfHooping(
-  { order, item, shop }: { order: Order; item: Item; shop: Shop },
+  {
+    order,
+    item,
+    shop,
+    items = [{ item }]
+  }: { order: Order; item: Item; shop: Shop; items?: BatchInput['items'] },
   hooping: PlannedHooping | undefined,
   done: number | 'all',
   extra: readonly Happening[] = []
 ): Run {
-  const made = hooping && hoopingPlan(order, hooping, item, undefined, shop);
+  const made = hooping && hoopingPlan({ order, items, shop }, hooping);
   if (!hooping || !made) throw new RangeError('A hooping can be stitched.');
   const { lineId, stage, copies, stationId, hoopId, names } = hooping;
   const events: RunEvent[] = [];

@@ -16,7 +16,7 @@
     /** What stands on each copy. */
     labels: string[];
     /** Nothing can be moved where missing. */
-    onmove?: (placements: Placement[]) => void;
+    onmove?: ((placements: Placement[]) => void) | undefined;
     words: string;
   }
   let { ring, field, area, outlines, placements, findings, labels, onmove, words }: Props = $props();

@@ -63,8 +63,11 @@
   };
   async function stitch(hooping: PlannedHooping): Promise<void> {
     if (hooping.runId) return goto(`/run/${hooping.runId}`);
-    if (!table) return;
-    const run = await prepareHooping(table, hooping, freshId(), Date.now(), clientId());
+    if (!table || !plan) return;
+    // A shared hoop that is not begun begins with the first of its items.
+    const first = plan.hoopings.find(({ id }) => id === hooping.shared?.parts[0]?.hoopingId);
+    const begins = first && first.runId === null ? first : hooping;
+    const run = await prepareHooping(table, begins, freshId(), Date.now(), clientId());
     if (run) await goto(`/run/${run}`);
     else toast.error('The item, machine or hoop of this hooping is gone. Plan anew.');
   }

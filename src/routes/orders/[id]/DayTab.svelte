@@ -7,7 +7,7 @@
   import { dayScenes } from '$lib/ui/day/layout';
   import { scheduleCsv, scheduleIcs } from '$lib/files';
   import { CalendarDays, Sheet } from '@lucide/svelte';
-  import { copyWords, WAY_WORDS } from './words';
+  import { copyWords, sharedWords, stitchWords, WAY_WORDS } from './words';
 
   interface Props {
     plan: BatchPlan;
@@ -53,6 +53,9 @@
           : ''}.
         {sayTime(from, chosen.from)} to {sayTime(from, chosen.to)}.
       </p>
+      {#if chosen.shared}<p class="mt-1">
+          {sharedWords(chosen.shared)} share one hoop, stitched one after the other: it stays on between them.
+        </p>{/if}
       {#if chosen.copies > 1}<p>
           {WAY_WORDS[chosen.way]}{chosen.heads.length > 1
             ? `; ${chosen.heads.join(' + ')} on the heads`
@@ -61,11 +64,7 @@
       {#if chosen.names.length > 0}<p class="mt-1">Names: <strong>{chosen.names.join(', ')}</strong></p>{/if}
       {#each chosen.findings as { text } (text)}<p class="mt-1 text-warn">{text}</p>{/each}
       <button type="button" class="button button-main mt-3" onclick={() => onstitch(chosen)}>
-        {chosen.runId
-          ? 'Back to the machine'
-          : chosen === sorted[0]
-            ? 'Stitch this hooping first'
-            : 'Stitch this hooping'}
+        {stitchWords(chosen, chosen === sorted[0] ? 'Stitch this hooping first' : 'Stitch this hooping')}
       </button>
     </section>
   {/if}
@@ -100,7 +99,9 @@
                 >{/if}</span
             >
             <span class="text-soft">{machineName(hooping.stationId)}</span>
-            <span class="text-soft">{hoopName(hooping.hoopId)}</span>
+            <span class="text-soft"
+              >{hoopName(hooping.hoopId)}{#if (hooping.shared?.at ?? 0) > 0}, stays on{/if}</span
+            >
           </button>
         </li>
       {/each}

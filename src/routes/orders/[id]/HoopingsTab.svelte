@@ -1,6 +1,6 @@
 <script lang="ts">
   import { formatDuration, formatLength } from '$lib/core/base/units';
-  import type { Order, Placement } from '$lib/core/documents/order';
+  import type { Order, OrderLine, Placement } from '$lib/core/documents/order';
   import { type BatchPlan, placedKey, type PlannedHooping } from '$lib/core/ordering/day';
   import type { OrderTable } from '$lib/data';
   import { hoopingsCsv } from '$lib/files';
@@ -9,7 +9,7 @@
   import { Sheet } from '@lucide/svelte';
   import { atPanel, LineContext } from '$lib/core/ordering/hoopings';
   import PanelCard from './PanelCard.svelte';
-  import { copyWords, WAY_WORDS } from './words';
+  import { copyWords, sharedWords, stitchWords, WAY_WORDS } from './words';
 
   interface Props {
     order: Order;
@@ -42,6 +42,12 @@
     const stage = context.stagesOf(machine, hoop)[hooping.stage];
     return stage ? atPanel(machine, hooping, stage) : null;
   });
+  const shared = $derived(hooping?.shared ?? null);
+  const labels = $derived(
+    shared
+      ? shared.placements.map(({ part }) => shared.parts[part]?.name.split(' ').at(-1) ?? '')
+      : (hooping?.numbers ?? []).slice(0, perHead).map((number, at) => hooping?.names[at] ?? String(number))
+  );
   const hoopName = (id: string): string => table.input.shop.hoops.find((each) => each.id === id)?.name ?? '';
 
   function place(placements: Placement[] | null): void {
@@ -55,12 +61,15 @@
       })
     }));
   }
-  function takeHoop(id: string | undefined): void {
+  function changeLine(change: Partial<OrderLine>): void {
+    const id = line?.lineId;
     onchange((now) => ({
       ...now,
-      lines: now.lines.map((each) => (each.id === line?.lineId ? { ...each, hoopId: id } : each))
+      lines: now.lines.map((each) => (each.id === id ? { ...each, ...change } : each))
     }));
   }
+  const takeHoop = (hoopId: string | undefined): void => changeLine({ hoopId });
+  const keepApart = (): void => changeLine({ alone: true });
 </script>
 
 <div class="flex flex-wrap items-center gap-2" role="group" aria-label="Items of the order">
@@ -94,22 +103,34 @@
             ring={hoop.ring}
             field={hoop.field}
             area={hooping.area}
-            outlines={[hooping.outline]}
-            placements={hooping.placements}
+            outlines={shared?.outlines ?? [hooping.outline]}
+            placements={shared?.placements ?? hooping.placements}
             findings={hooping.findings}
-            labels={hooping.numbers
-              .slice(0, perHead)
-              .map((number, at) => hooping.names[at] ?? String(number))}
-            words="{perHead} copies in {hoop.name}, from above"
-            onmove={(placements) => place(placements)}
+            {labels}
+            words="{shared ? sharedWords(shared) : `${perHead} copies`} in {hoop.name}, from above"
+            onmove={shared ? undefined : (placements) => place(placements)}
           />
         </div>
-        <p class="mt-1 text-soft">
-          Drag a copy, or choose it and use the arrow keys; R turns it, M mirrors it.
-          {#if ownPlaces}<button type="button" class="font-semibold underline" onclick={() => place(null)}
-              >Lay them out again</button
-            >{/if}
-        </p>
+        {#if shared}
+          <p class="mt-1 text-lg">
+            {sharedWords(shared)} share this hoop, on the same hooped material: that saves a hooping and its stabiliser.
+          </p>
+          <p class="text-soft">
+            Stitch the first, leave the hoop on, call up the next.
+            {#if !hooping.runId}<button
+                type="button"
+                class="font-semibold underline"
+                onclick={() => keepApart()}>Give {line.name} its own hoop</button
+              >{/if}
+          </p>
+        {:else}
+          <p class="mt-1 text-soft">
+            Drag a copy, or choose it and use the arrow keys; R turns it, M mirrors it.
+            {#if ownPlaces}<button type="button" class="font-semibold underline" onclick={() => place(null)}
+                >Lay them out again</button
+              >{/if}
+          </p>
+        {/if}
         {#if panel}<PanelCard {panel} {unit} />{/if}
         {#each hooping.findings as { id, severity, text }, at (id + at)}
           <p
@@ -225,52 +246,19 @@
                 aria-pressed={each === hooping}
                 onclick={() => (hoopingId = each.id)}
               >
-                {copyWords(each)}{#if each.stages > 1}, hooping {each.stage +
-                    1}{/if}{#if each.findings.length > 0}<span class="text-warn">!</span>{/if}
+                {copyWords(each)}{#if each.stages > 1}, hooping {each.stage + 1}{/if}{#if each.shared}, shared{/if}{#if each.findings.length > 0}<span
+                    class="text-warn">!</span
+                  >{/if}
               </button>
             </li>
           {/each}
         </ul>
         {#if hooping}
           <button type="button" class="button mt-3" onclick={() => onstitch(hooping)}
-            >{hooping.runId ? 'Back to the machine' : `Stitch ${copyWords(hooping)}`}</button
+            >{stitchWords(hooping, `Stitch ${copyWords(hooping)}`)}</button
           >
         {/if}
       </section>
     </div>
   </div>
 {/if}
-
-{#each plan.shared as { hoopId, parts, placements, outlines, area }, at (at)}
-  {@const shared = table.input.shop.hoops.find(({ id }) => id === hoopId)}
-  {#if shared}
-    <section
-      class="mt-5 grid grid-cols-[minmax(0,16rem)_minmax(0,1fr)] gap-6 border-t-[1.5px] border-ink pt-4"
-      aria-label="Sharing a hoop"
-    >
-      <div class="h-64">
-        <CopiesView
-          ring={shared.ring}
-          field={shared.field}
-          {area}
-          {outlines}
-          {placements}
-          findings={[]}
-          labels={placements.map(({ part }) => parts[part]?.name.split(' ').at(-1) ?? '')}
-          words="{parts.map(({ name, copies }) => `${copies} ${name}`).join(' and ')} in one {shared.name}"
-        />
-      </div>
-      <div>
-        <h2 class="text-xl">These could share a hoop</h2>
-        <p class="mt-1 text-lg">
-          {parts.map(({ name, copies }) => `${copies} × ${name}`).join(' and ')} fit one {shared.name.toLowerCase()}
-          together, on the same hooped material. That saves a hooping and its stabiliser.
-        </p>
-        <p class="mt-1 text-soft">
-          Stitch the one, leave the hoop on, load the other. The day above keeps them apart, so it can only
-          get shorter.
-        </p>
-      </div>
-    </section>
-  {/if}
-{/each}

@@ -140,5 +140,13 @@
         onchange={() => onchange({ turned: !line.turned })}
       />Copies may be turned
     </label>
+    <label class="flex min-h-11 items-center gap-2">
+      <input
+        type="checkbox"
+        class="size-5"
+        checked={line.alone !== true}
+        onchange={() => onchange({ alone: line.alone === true ? undefined : true })}
+      />May share a hoop with other items
+    </label>
   </div>
 </div>

@@ -12,3 +12,22 @@ export function copyWords({ numbers }: Pick<PlannedHooping, 'numbers'>): string 
   const [first, last] = [numbers[0], numbers.at(-1)];
   return first === last ? String(first ?? '') : `${first} to ${last}`;
 }
+
+/**
+ * What is stitched in one hoop.
+ *
+ * @example
+ * sharedWords(shared) // '4 × Badger luggage tab and 2 × Lamp patch'
+ */
+export function sharedWords({ parts }: NonNullable<PlannedHooping['shared']>): string {
+  return parts.map(({ name, copies }) => `${copies} × ${name}`).join(' and ');
+}
+
+/** What the button that begins a hooping, or goes back to it, says. */
+export function stitchWords(
+  { runId, shared }: Pick<PlannedHooping, 'runId' | 'shared'>,
+  usual: string
+): string {
+  if (runId) return 'Back to the machine';
+  return shared && shared.at > 0 ? 'Stitch the hoop it shares' : usual;
+}

@@ -11,6 +11,7 @@
   import { factsOf, saidOfLastTime } from '$lib/core/running/causes';
   import { review } from '$lib/core/making/checks';
   import type { Item } from '$lib/core/documents/item';
+  import { LEAVE_ON } from '$lib/core/ordering/hoopings';
   import { bobbinUse } from '$lib/core/solvers/bobbins';
   import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
   import {
@@ -26,7 +27,9 @@
     getShop,
     keepBobbin,
     keepVoice,
+    leftInHoop,
     live,
+    nextInHoop,
     RunFollowing,
     voiceKept,
     type EventDraft
@@ -104,9 +107,20 @@
 
   // A run that is over, here or on another screen, stands in the log; one of an order ticks the order down.
   $effect(() => {
-    if (head && (folded?.phase === 'finished' || folded?.phase === 'stopped-early'))
-      void goto(head.order ? `/orders/${head.order.orderId}?tab=day` : `/log/${head.id}`);
+    if (head && (folded?.phase === 'finished' || folded?.phase === 'stopped-early')) void leaveFor(head);
   });
+  async function leaveFor(over: RunHead): Promise<void> {
+    // What shared its hoop is finished at the table now.
+    const left = await leftInHoop(over);
+    if (left !== undefined) return goto(`/run/${left}`);
+    await goto(over.order ? `/orders/${over.order.orderId}?tab=day` : `/log/${over.id}`);
+  }
+  /** The hoop stays on: the run of its next item. */
+  async function goOnInHoop(from: RunHead): Promise<void> {
+    const next = await nextInHoop(from, freshId(), Date.now(), clientId());
+    if (next !== undefined) await goto(`/run/${next}`);
+    else toast.error('What is to be stitched next in this hoop is gone from the order.');
+  }
 
   /**
    * Stores what was pressed; the screen follows the store. Nothing locks a press out: one that bounces names the step
@@ -116,6 +130,7 @@
     if (!head) return;
     try {
       await appendEvent(head.id, draft, Date.now(), clientId());
+      if (draft.type === 'done' && draft.stepId === LEAVE_ON) await goOnInHoop(head);
     } catch {
       toast.error(
         'This could not be stored, so the screen has not moved. The browser’s storage may be full.'

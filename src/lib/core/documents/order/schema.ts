@@ -48,6 +48,7 @@ export const OrderLine = z.object({
   turned: z.boolean().default(true).describe('copies may be turned, as where the ground has no direction'),
   most: z.number().int().min(1).max(200).optional().describe('the most copies in one hoop'),
   way: Way.optional().describe('order of the stops in a hoop of several; the quickest where missing'),
+  alone: z.boolean().optional().describe('no other item shares a hoop with it'),
   repeats: Repeats.optional(),
   placed: z
     .record(z.string(), z.array(Placement).max(200))

@@ -1,6 +1,7 @@
 export {
   Fault,
   FAULTS,
+  HoopShare,
   Run,
   RUN_HISTORY,
   RUN_VERSION,

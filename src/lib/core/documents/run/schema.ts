@@ -82,6 +82,16 @@ export const WAYS = ['copy-by-copy', 'colour-by-colour', 'lines-first'] as const
 export const Way = z.enum(WAYS);
 export type Way = z.infer<typeof Way>;
 
+/** A line of an order among several that are stitched in one clamping of a hoop. */
+export const HoopShare = z.object({
+  lineId: z.string().min(1).max(120),
+  itemId: z.string().min(1).max(120),
+  copies: z.number().int().min(1).max(500),
+  way: Way.optional().describe('the quickest where missing'),
+  names: z.array(z.string().max(60)).max(500).default([])
+});
+export type HoopShare = z.infer<typeof HoopShare>;
+
 /** The hooping of an order that a run stitches. */
 const RunOrder = z.object({
   orderId: z.string().min(1).max(120),
@@ -91,7 +101,15 @@ const RunOrder = z.object({
   stationId: z.string().min(1).max(200).describe('the machine, or one head of it'),
   hoopId: z.string().min(1).max(120),
   way: Way.optional().describe('the quickest where missing'),
-  names: z.array(z.string().max(60)).max(500).default([])
+  names: z.array(z.string().max(60)).max(500).default([]),
+  shared: z
+    .object({
+      id: z.string().min(1).max(120).describe('the same for every run of the hoop'),
+      at: z.number().int().min(0).max(20).describe('which of the items this run stitches, from 0'),
+      parts: z.array(HoopShare).min(2).max(21)
+    })
+    .optional()
+    .describe('items that are stitched in the same clamping, in their order; none where missing')
 });
 type RunOrder = z.infer<typeof RunOrder>;
 

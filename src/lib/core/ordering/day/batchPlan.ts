@@ -1,5 +1,5 @@
 import type { Placement } from '$lib/core/documents/order';
-import type { Way } from '$lib/core/documents/run';
+import type { HoopShare, Way } from '$lib/core/documents/run';
 import type { HoopFinding } from '$lib/core/ordering/copies';
 import type { Composition, WayCost } from '$lib/core/ordering/hoopings';
 import type { Area, CopyOutline } from '$lib/core/solvers/nesting';
@@ -32,6 +32,8 @@ export interface PlannedHooping {
   outline: CopyOutline;
   area: Area;
   findings: HoopFinding[];
+  /** Its place among the items that share its hoop; null where it has the hoop to itself. */
+  shared: HoopShared | null;
   /** The run that stitches it, where it is under way. */
   runId: string | null;
   from: number;
@@ -62,8 +64,6 @@ export interface PlannedLine {
 export interface BatchPlan {
   lines: PlannedLine[];
   hoopings: PlannedHooping[];
-  /** Remainders that could share a hoop. */
-  shared: SharedHoop[];
   stations: { id: string; machineId: string; name: string; detail: string }[];
   /** Times in s from the midnight of the day the plan begins. */
   start: number;
@@ -89,12 +89,14 @@ export interface BatchPlan {
   problems: string[];
 }
 
-/** What is left over of two items that fits one hoop together, so that a hooping is saved. */
-export interface SharedHoop {
-  hoopId: string;
-  parts: { lineId: string; name: string; copies: number }[];
+/** An item among several that are stitched in one clamping, one after the other. */
+export interface HoopShared {
+  /** The same for all items of the hoop. */
+  id: string;
+  /** Which of the items it is, from 0. */
+  at: number;
+  parts: (HoopShare & { hoopingId: string; name: string })[];
+  /** Of all items, by their part. */
   placements: Placement[];
-  /** Of each part. */
   outlines: CopyOutline[];
-  area: Area;
 }

@@ -1,22 +1,44 @@
-import type { Shop } from '$lib/core/documents/shop';
-import type { ComposedHooping, LineContext, StationOf } from '$lib/core/ordering/hoopings';
+import type { Hoop, Shop } from '$lib/core/documents/shop';
+import {
+  type ComposedHooping,
+  type LineContext,
+  type SharedPart,
+  sharedSteps,
+  sharedTimes,
+  type StationOf
+} from '$lib/core/ordering/hoopings';
 import type { JobTimes, Problem, ScheduleJob } from '$lib/core/solvers/schedule';
 import type { Begun, Progress } from './progress';
+import { fitOn } from './shareHoops';
 
-/** A hooping as a job: its times on every machine that takes it. */
+type Contexts = ReadonlyMap<string, LineContext>;
+
+/** A hooping as a job: its times on every machine that takes it. Null where a line of it is gone. */
 export function scheduleJobOf(
   hooping: ComposedHooping,
-  context: LineContext,
+  contexts: Contexts,
   stations: readonly StationOf[],
   { hoops }: Pick<Shop, 'hoops'>
-): ScheduleJob {
-  const { lineId, stage, copies, hoopId } = hooping;
+): ScheduleJob | null {
+  const { lineId, stage, copies, hoopId, and = [] } = hooping;
   const hoop = hoops.find(({ id }) => id === hoopId);
-  const on = stations.map((station) => (hoop ? context.timesOn(stage, copies, station, hoop) : null));
+  const parts = [{ lineId, copies }, ...and].flatMap((each): SharedPart[] => {
+    const context = contexts.get(each.lineId);
+    return context ? [{ context, copies: each.copies }] : [];
+  });
+  const [first] = parts;
+  const last = and.at(-1);
+  if (!first || parts.length < and.length + 1) return null;
+  const on = stations.map((station) => {
+    if (!hoop) return null;
+    if (and.length === 0) return first.context.timesOn(stage, copies, station, hoop);
+    return fitOn(parts, station, hoop) ? sharedTimes(parts, station.machine, hoop) : null;
+  });
   const heads = Math.max(1, ...stations.map((station, at) => (on[at] ? Math.min(station.heads, copies) : 1)));
   return {
     id: '',
-    kind: `${lineId}/${stage}/${hoopId}/${copies}`,
+    kind: kindOf(lineId, stage, hoopId, copies),
+    ...(last && { leaves: kindOf(last.lineId, stage, hoopId, last.copies) }),
     hoopId,
     hoops: heads,
     after: [],
@@ -24,6 +46,11 @@ export function scheduleJobOf(
     wash: washName(on),
     begun: null
   };
+}
+
+/** Hoopings of one kind need one set-up on a machine. */
+function kindOf(lineId: string, stage: number, hoopId: string, copies: number): string {
+  return `${lineId}/${stage}/${hoopId}/${copies}`;
 }
 
 /** What is rinsed, soaked and dried in the same way goes together, also where nothing waits in between. */
@@ -40,22 +67,22 @@ function washName(on: readonly (JobTimes | null)[]): string | null {
  */
 export function beganJob(
   begun: Begun,
-  context: LineContext,
+  contexts: Contexts,
   stations: readonly StationOf[],
   { hoops }: Pick<Shop, 'hoops'>
 ): { job: ScheduleJob } | { table: Problem['table'][number] } | null {
-  const { stage: index, copies: total, stationId, hoopId, runId, way } = begun;
+  const { stage: index, copies: total, stationId, hoopId, runId, way, lineId } = begun;
+  const context = contexts.get(lineId);
   const hoop = hoops.find(({ id }) => id === hoopId);
   const at = stations.findIndex(({ id }) => id === stationId);
   const station = stations[at];
-  const stage = hoop && station && context.stagesOf(station.machine, hoop)[index];
-  if (!hoop || !station || !stage) return null;
+  const stage = hoop && station && context?.stagesOf(station.machine, hoop)[index];
+  if (!context || !hoop || !station || !stage) return null;
   const heads = Math.min(station.heads, total);
-  const steps = context
-    .stepsOf(stage, { total, heads }, station.machine, hoop, way)
-    .filter(({ step }) => !begun.done.includes(step.id));
-  const times = context.timesOf(steps, total, stage, station.machine, hoop);
-  if (!steps.some(({ phase }) => phase === 'machine')) {
+  const left = begun.shared ? sharedLeft(begun.shared, contexts, station, hoop) : ownLeft(context);
+  if (!left) return null;
+  const { times, onMachine } = left;
+  if (!onMachine) {
     const wash = washName([times]);
     return {
       table: {
@@ -88,11 +115,10 @@ export function beganJob(
         ? [{ kind: 'hands', seconds: loading, title: 'Load the hoop' }, ...times.segments]
         : times.segments
   };
-  const lineId = context.line.id;
   return {
     job: {
       id: '',
-      kind: `${lineId}/${index}/${hoopId}/${total}`,
+      kind: kindOf(lineId, index, hoopId, total),
       hoopId,
       hoops: heads,
       after: [],
@@ -101,6 +127,44 @@ export function beganJob(
       begun: at
     }
   };
+
+  function ownLeft(own: LineContext): Left | null {
+    if (!hoop || !station || !stage) return null;
+    const steps = own
+      .stepsOf(stage, { total, heads }, station.machine, hoop, way)
+      .filter(({ step }) => !begun.done.includes(step.id));
+    return {
+      times: own.timesOf(steps, total, stage, station.machine, hoop),
+      onMachine: steps.some(({ phase }) => phase === 'machine')
+    };
+  }
+}
+
+/** What is left of a hooping under way, and whether its machine is needed for it. */
+interface Left {
+  times: JobTimes;
+  onMachine: boolean;
+}
+
+function sharedLeft(
+  { parts }: NonNullable<Begun['shared']>,
+  contexts: Contexts,
+  { machine }: StationOf,
+  hoop: Hoop
+): Left | null {
+  const own = parts.flatMap(({ lineId, copies, way, done, over }): SharedPart[] => {
+    const context = contexts.get(lineId);
+    return context ? [{ context, copies, way, done, over }] : [];
+  });
+  const times = own.length === parts.length ? sharedTimes(own, machine, hoop) : null;
+  if (!times) return null;
+  const onMachine = sharedSteps(own, machine, hoop).some((steps, at) =>
+    steps.some(
+      ({ step, phase }) =>
+        phase === 'machine' && own[at]?.over !== true && own[at]?.done?.includes(step.id) !== true
+    )
+  );
+  return { times, onMachine };
 }
 
 /**

@@ -14,6 +14,8 @@ export interface BatchInput {
   progress?: Progress;
   /** When lines may begin at the earliest, s from the midnight before; with the order where missing. */
   notBefore?: Readonly<Record<string, number>>;
+  /** Lines of one group may share a hoop; all may where missing. */
+  groupOf?: (lineId: string) => string;
   /** On a spool of thread, m. */
   spoolMetres?: number;
 }

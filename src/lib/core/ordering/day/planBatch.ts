@@ -31,8 +31,8 @@ import { describe } from './describe';
 import { doneByLine } from './doneByLine';
 import { compareHoops } from './hoopChoice';
 import { beganJob, precedence, scheduleJobOf } from './jobs';
-import { type Begun, copiesOf, NOTHING_DONE, type Progress } from './progress';
-import { sharedHoops } from './sharedHoops';
+import { type Begun, copiesOf, inHoop, NOTHING_DONE, type Progress } from './progress';
+import { HoopSharing } from './shareHoops';
 import { secondsBetween } from './wallTime';
 import type { BatchInput, LinePlan, Candidate } from './linePlan';
 
@@ -58,6 +58,8 @@ export interface Preference {
 const SPOOL_M = 1000;
 /** How much sooner hands take up a line that goes before another. */
 const EAGER = 0.4;
+/** A hooping saved is worth as much as this, in the seconds of a schedule: its stabiliser, and hands that are free meanwhile. */
+const SAVED_HOOPING = 600;
 /** Numbers of full rounds tried on each machine. */
 const MOST_ROUNDS = 5;
 /** Schedules worked out to compare the ways of sharing copies out. */
@@ -79,8 +81,8 @@ export interface Planned {
   plan: BatchPlan;
   problem: Problem;
   decisions: Decisions;
-  /** The line of each job. */
-  lineOf: string[];
+  /** The lines of each job: several share one hoop. */
+  linesOf: string[][];
 }
 
 /**
@@ -107,15 +109,20 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
     problems.push(made);
     return [];
   });
+  const due = order.due === null ? null : secondsBetween(order.from, order.due);
   let best: Candidate | undefined;
   const seen = new Set<string>();
-  for (const { composition, rounds } of waysToShare(lines, shop, stations)) {
-    const hoopings = lines.flatMap((line) => hoopingsOf(composition, line, shop, stations, rounds));
+  const sharing = new HoopSharing(lines, stations, shop, input.groupOf ?? (() => ''));
+  const ways = waysToShare(lines, shop, stations).flatMap(({ composition, rounds }) => {
+    const apart = lines.flatMap((line) => hoopingsOf(composition, line, shop, stations, rounds));
+    return [apart, sharing.share(apart)].map((hoopings) => ({ composition, hoopings: [...hoopings] }));
+  });
+  for (const { composition, hoopings } of ways) {
     const key = JSON.stringify(hoopings);
     if (seen.has(key) || (best && options.stop?.())) continue;
     seen.add(key);
     const tried = schedule(composition, hoopings, lines, stations, input, { rounds: QUICK_ROUNDS });
-    if (!best || worth(tried.found.schedule) < worth(best.found.schedule)) {
+    if (!best || costOf(tried, due) < costOf(best, due)) {
       best = tried;
       options.onBetter?.(describe(tried, lines, stations, input, problems));
     }
@@ -148,21 +155,37 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
     ...preferredOne,
     found: { ...end, bound: tightened(problem, end.schedule, end.bound) }
   };
-  const plan = describe(last, lines, stations, input, problems);
   return {
-    plan: { ...plan, shared: sharedHoops(lines, plan.hoopings, stations, input) },
+    plan: describe(last, lines, stations, input, problems),
     problem,
     decisions: last.found.decisions,
-    lineOf: [...last.begun, ...last.hoopings].map(({ lineId }) => lineId)
+    linesOf: linesOf(last)
   };
+}
+
+/**
+ * What a way to share copies out costs, s: the worth of its schedule, less what each hooping is worth that a shared hoop saves,
+ * unless the order is late by it.
+ */
+function costOf({ found: { schedule }, hoopings }: Candidate, due: number | null): number {
+  const saved = hoopings.reduce((sum, { and = [] }) => sum + and.length, 0);
+  return worth(schedule) - (due !== null && schedule.finish > due ? 0 : SAVED_HOOPING * saved);
+}
+
+function linesOf({ begun, hoopings }: Pick<Candidate, 'begun' | 'hoopings'>): string[][] {
+  return [
+    // A part that is over has no tasks, but keeps its place.
+    ...begun.map(({ lineId, shared }) => shared?.parts.map((part) => part.lineId) ?? [lineId]),
+    ...hoopings.map(({ lineId, and = [] }) => [lineId, ...and.map((each) => each.lineId)])
+  ];
 }
 
 /** The same queues with the lines that go first in front, where that costs less; hands wait more or less readily. */
 function preferred(candidate: Candidate, { rank, cost, fixed = false }: Preference): Candidate {
   const { problem, found } = candidate;
-  const lineOf = [...candidate.begun, ...candidate.hoopings].map(({ lineId }) => lineId);
+  const lines = linesOf(candidate);
   const { queues } = found.decisions;
-  const rankOf = (job: number): number => rank(lineOf[job] ?? '');
+  const rankOf = (job: number): number => Math.min(...(lines[job] ?? []).map(rank));
   const sorted = queues.map((queue) => queue.toSorted((a, b) => rankOf(a) - rankOf(b)));
   const bias = new Float64Array(problem.jobs.length * URGENCIES);
   problem.jobs.forEach((_, job) => bias.fill(rankOf(job) * EAGER, job * URGENCIES, (job + 1) * URGENCIES));
@@ -175,7 +198,7 @@ function preferred(candidate: Candidate, { rank, cost, fixed = false }: Preferen
   ];
   const costs = tried.map((decisions) => {
     const schedule = decode(problem, decisions, true);
-    return { decisions, schedule, cost: cost(doneByLine(problem, lineOf, schedule), schedule) };
+    return { decisions, schedule, cost: cost(doneByLine(problem, lines, schedule), schedule) };
   });
   const [best] = costs.toSorted((a, b) => a.cost - b.cost);
   return best ? { ...candidate, found: { ...found, ...best } } : candidate;
@@ -233,9 +256,12 @@ function linePlan(
     list
       .filter((each) => each.lineId === line.id && each.stage === stage)
       .reduce((sum, each) => sum + each.copies, 0);
+  const begun = progress.begun.flatMap((each) =>
+    inHoop(each).map(({ lineId, copies: own }) => ({ lineId, stage: each.stage, copies: own }))
+  );
   const gone = Array.from(
     { length: stages },
-    (_, stage) => through(progress.done, stage) + through(progress.begun, stage)
+    (_, stage) => through(progress.done, stage) + through(begun, stage)
   );
   return { context, hoop, options, copies, gone, done: through(progress.done, stages - 1) };
 }
@@ -282,8 +308,7 @@ function schedule(
   const table: Problem['table'] = [];
   const jobs: ScheduleJob[] = [];
   for (const each of progress.begun) {
-    const context = contexts.get(each.lineId);
-    const made = context && beganJob(each, context, stations, shop);
+    const made = beganJob(each, contexts, stations, shop);
     if (!made) continue;
     if ('job' in made) {
       begun.push(each);
@@ -291,13 +316,13 @@ function schedule(
     } else table.push(made.table);
   }
   for (const hooping of hoopings) {
-    const context = contexts.get(hooping.lineId);
-    if (!context) continue;
-    const begins = notBefore?.[hooping.lineId];
-    jobs.push({
-      ...scheduleJobOf(hooping, context, stations, shop),
-      ...(begins !== undefined && { notBefore: begins })
-    });
+    const job = scheduleJobOf(hooping, contexts, stations, shop);
+    if (!job) continue;
+    const begins = Math.max(
+      0,
+      ...[hooping, ...(hooping.and ?? [])].map(({ lineId }) => notBefore?.[lineId] ?? 0)
+    );
+    jobs.push({ ...job, ...(begins > 0 && { notBefore: begins }) });
   }
   const after = precedence(begun, hoopings, progress);
   const heads = Math.max(1, ...stations.map((station) => station.heads));

@@ -15,7 +15,7 @@ export function withBobbins(
   context: HoopingContext
 ): PhasedStep[] {
   const { shop, bobbinMetres } = context;
-  let left = bobbinMetres;
+  let left = context.bobbinLeft ?? bobbinMetres;
   return steps.flatMap((each): PhasedStep[] => {
     const { op, stop, id } = each.step;
     if (op?.do === 'bobbin') left = bobbinMetres;
@@ -64,11 +64,11 @@ function nextBobbin(left: number, stop: BobbinNeed, full: number): { changes: nu
 }
 
 /**
- * Thread left on the bobbin after a hooping that began with a full one, m.
+ * Thread left on the bobbin after a hooping that began with a full one, or with so much, m.
  *
  * @example
  * bobbinAfter([{ bobbinMetres: 25, protected: true }, { bobbinMetres: 30, protected: true }], 40) // 10
  */
-export function bobbinAfter(stops: readonly BobbinNeed[], full: number): number {
-  return stops.reduce((left, stop) => nextBobbin(left, stop, full).left, full);
+export function bobbinAfter(stops: readonly BobbinNeed[], full: number, from = full): number {
+  return stops.reduce((left, stop) => nextBobbin(left, stop, full).left, from);
 }

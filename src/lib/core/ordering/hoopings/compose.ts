@@ -11,6 +11,8 @@ export interface ComposedHooping {
   hoopId: string;
   /** Index of the hooping of the same cloth that comes before it, where one cloth is hooped again and again. */
   follows: number | null;
+  /** Copies of other lines that are stitched after them in the same clamping; none where missing. */
+  and?: readonly { lineId: string; copies: number }[];
 }
 
 /** How copies are shared out over hoopings. */

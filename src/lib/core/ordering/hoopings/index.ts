@@ -11,4 +11,14 @@ export {
 } from './compose';
 export { copiesPerHead } from './hoopingSteps';
 export { LineContext, type StationOf, stationsOf } from './lineContext';
+export {
+  canShare,
+  hoopedWith,
+  LEAVE_ON,
+  type SharedLayout,
+  type SharedPart,
+  sharedLayout,
+  sharedSteps,
+  sharedTimes
+} from './sharedHoop';
 export type { WayCost } from './ways';

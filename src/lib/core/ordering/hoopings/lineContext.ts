@@ -195,17 +195,22 @@ export class LineContext {
     return way && ways.includes(way) ? way : (ways[0] ?? 'copy-by-copy');
   }
 
-  /** Steps of a hooping, in the quickest way or the one its run follows. */
+  /** Steps of a hooping, in the quickest way or the one its run follows, from so much on the bobbin; a full one where missing, m. */
   stepsOf(
     stage: Stage,
     copies: Copies,
     machine: Machine,
     hoop: Hoop,
-    way: Way = this.wayOf(stage, copies, machine, hoop)
+    way: Way = this.wayOf(stage, copies, machine, hoop),
+    bobbinLeft?: number
   ): PhasedStep[] {
     return this.#once(
-      `steps ${stage.index} ${machine.id} ${hoop.id} ${copies.total}/${copies.heads} ${way}`,
-      () => hoopingSteps(stage, copies, way, this.contextOf(machine, hoop))
+      `steps ${stage.index} ${machine.id} ${hoop.id} ${copies.total}/${copies.heads} ${way} ${bobbinLeft ?? ''}`,
+      () =>
+        hoopingSteps(stage, copies, way, {
+          ...this.contextOf(machine, hoop),
+          ...(bobbinLeft !== undefined && { bobbinLeft })
+        })
     );
   }
 
@@ -225,19 +230,20 @@ export class LineContext {
     );
   }
 
-  /** Times of some steps of a stage, all of them or those that are left. */
+  /** Times of some steps of a stage, all of them or those that are left; the hoop may stay on for what comes after. */
   timesOf(
     steps: readonly PhasedStep[],
     copies: number,
     stage: Stage,
     machine: Machine,
-    hoop: Hoop
+    hoop: Hoop,
+    staysOn = false
   ): JobTimes {
     const isLast = stage.index === this.stagesOf(machine, hoop).length - 1;
     const made = this.planOf(machine, hoop);
     const stops = steps.flatMap(({ step }) => step.stop ?? []);
     return {
-      ...workTimes(steps, this.item, copies, isLast),
+      ...workTimes(steps, this.item, copies, { isLast, staysOn }),
       setUp: made.steps.find(({ op }) => op?.do === 'set-up')?.hands.value ?? 0,
       bobbinAfter: bobbinAfter(stops, made.bobbin.metres)
     };

@@ -124,4 +124,6 @@ export interface HoopingContext extends Timed {
   item: Item;
   /** What a full bobbin holds, m. */
   bobbinMetres: number;
+  /** What is on the bobbin before the first stitch, m; a full one where missing. */
+  bobbinLeft?: number;
 }

@@ -10,12 +10,13 @@ import { isOnce, type PhasedStep } from './stages';
  * @param item the item, for stops held down by hand
  * @param copies of all heads together
  * @param isLast nothing is stitched after this hooping, so that its washing can wait for the others
+ * @param staysOn another item is stitched in the same hoop after these steps
  */
 export function workTimes(
   steps: readonly PhasedStep[],
   item: Item,
   copies: number,
-  isLast: boolean
+  { isLast, staysOn = false }: { isLast: boolean; staysOn?: boolean }
 ): WorkTimes {
   const at = (phase: PhasedStep['phase']): PlanStep[] =>
     steps.flatMap((each) => (each.phase === phase ? each.step : []));
@@ -31,7 +32,7 @@ export function workTimes(
     new Map(steps.flatMap(({ step, changes }) => (changes === undefined ? [] : [[step.id, changes]])))
   );
   const off = handsOf(at('off')) + snips(machine);
-  const ends = segments.at(-1)?.kind === 'needle';
+  const ends = !staysOn && segments.at(-1)?.kind === 'needle';
   return {
     load: handsOf(at('load')),
     threading: threads?.hands.value ?? 0,

@@ -101,8 +101,11 @@ export function orderDemands(input: BatchInput, plan: BatchPlan, entries: readon
       )) {
         if (cut.cutFrom !== null || cut.readyMade === true || isZip(cut.material)) continue;
         const inRing = hooped.has(cut.backs ?? cut.pieceId);
+        // In a shared hoop the first item brings what the ring holds.
         const times = inRing
-          ? hooping.heads.length
+          ? (hooping.shared?.at ?? 0) > 0
+            ? 0
+            : hooping.heads.length
           : laid.has(cut.backs ?? cut.pieceId)
             ? line.repeats
               ? Number(first) * line.quantity

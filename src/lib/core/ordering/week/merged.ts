@@ -61,7 +61,12 @@ export function mergedOrders(
       lineId: weekLine(order.id, each.lineId)
     });
     progress.done.push(...own.done.map(inWeek));
-    progress.begun.push(...own.begun.map(inWeek));
+    progress.begun.push(
+      ...own.begun.map((each) => ({
+        ...inWeek(each),
+        shared: each.shared && { ...each.shared, parts: each.shared.parts.map(inWeek) }
+      }))
+    );
     progress.named.push(...own.named.map(inWeek));
   }
   return {
@@ -80,6 +85,8 @@ export function mergedOrders(
     items,
     shop,
     progress,
+    // What is for two customers is not mixed in one hoop.
+    groupOf: orderOfLine,
     notBefore: Object.fromEntries(
       open.flatMap(({ order }) =>
         order.from > from

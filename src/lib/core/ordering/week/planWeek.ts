@@ -93,7 +93,7 @@ export function planWeek(input: WeekInput, spread?: Spread, rounds?: number): We
         }, 0)
     }
   });
-  const ends = endsIn(made.problem, made.lineOf, decode(made.problem, made.decisions, true));
+  const ends = endsIn(made.problem, made.linesOf, decode(made.problem, made.decisions, true));
   const drawn = spread ? drawEnds(made, spread) : null;
   return {
     plan: made.plan,
@@ -143,21 +143,21 @@ function byOrder(doneAt: ReadonlyMap<string, number>): Map<string, number> {
 /** When each order is done: what is washed together is waited for by all that is washed. */
 function endsIn(
   problem: Planned['problem'],
-  lineOf: readonly string[],
+  linesOf: Planned['linesOf'],
   schedule: ReturnType<typeof decode>
 ): Map<string, number> {
-  return byOrder(doneByLine(problem, lineOf, schedule));
+  return byOrder(doneByLine(problem, linesOf, schedule));
 }
 
 const DRAWS = 300;
 
 /** When each order may be done, drawn through the plan; the earliest first. */
-function drawEnds({ problem, decisions, lineOf }: Planned, spread: Spread): Map<string, number[]> {
+function drawEnds({ problem, decisions, linesOf }: Planned, spread: Spread): Map<string, number[]> {
   const random = seeded(1);
   const ends = new Map<string, number[]>();
   for (let draw = 0; draw < DRAWS; draw++) {
     const drawn = drawnProblem(problem, spread, random);
-    const done = endsIn(drawn, lineOf, decode(drawn, decisions, true));
+    const done = endsIn(drawn, linesOf, decode(drawn, decisions, true));
     for (const [id, at] of done) {
       const own = ends.get(id);
       if (own) own.push(at);

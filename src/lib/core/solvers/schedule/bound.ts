@@ -84,8 +84,13 @@ function costsOf({ on, begun }: ScheduleJob): Costs {
 /** Hands that no single hooping has for itself: set-ups, washing, what is on the table already. */
 function sharedHands({ jobs, stations, table }: Problem): { hands: number; setUps: (number | null)[][] } {
   const kinds = new Map<string, (number | null)[]>();
+  // A machine may be set up for a kind already, or be left so by what ends with it.
+  const given = new Set([
+    ...stations.map(({ kind }) => kind),
+    ...jobs.map(({ kind, leaves, begun }) => (begun === null ? leaves : (leaves ?? kind)))
+  ]);
   for (const { kind, on } of jobs) {
-    if (stations.some((station) => station.kind === kind)) continue;
+    if (given.has(kind)) continue;
     const before = kinds.get(kind);
     kinds.set(
       kind,

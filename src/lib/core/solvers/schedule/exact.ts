@@ -82,7 +82,7 @@ export function exactSchedule({ jobs, stations, start }: Problem, known: number)
         if (count === 1) {
           from = Math.max(from, place.free[machine] ?? 0);
           if (place.kind[machine] !== own.kind) seconds += own.on[machine]?.setUp ?? 0;
-          next.kind[machine] = own.kind;
+          next.kind[machine] = own.leaves ?? own.kind;
           next.free[machine] = Infinity;
         }
         if (from === Infinity) continue;

@@ -63,8 +63,8 @@ export class Floor {
     this.stitched = start;
     this.hours = stations.map((station) => hoursOf(station, problem));
     this.hoops = new HoopPool(problem.hoops, start);
-    this.table = new Table(problem, (kind, job, from, to, title) =>
-      this.#note(kind, job, null, null, { from, to }, title)
+    this.table = new Table(problem, (kind, job, from, to, title, part) =>
+      this.#note(kind, job, null, null, { from, to }, title, part)
     );
     this.machines = stations.map(({ kind, thread, bobbin }, at) => ({
       queue: (queues[at] ?? []).filter((job) => jobs[job]?.begun === null),
@@ -78,11 +78,11 @@ export class Floor {
       bobbin,
       spools: new Map()
     }));
-    jobs.forEach(({ begun, hoopId, hoops, kind }, job) => {
+    jobs.forEach(({ begun, hoopId, hoops, kind, leaves = kind }, job) => {
       const state = begun === null ? undefined : this.machines[begun];
       if (!state || begun === null) return;
       this.hoops.take(hoopId, hoops);
-      Object.assign(state, { job, kind, thread: this.times(job, begun).lastThread });
+      Object.assign(state, { job, kind: leaves, thread: this.times(job, begun).lastThread });
       this.#run(begun, start);
     });
   }
@@ -160,7 +160,7 @@ export class Floor {
     const state = this.machines[machine];
     if (!state) return;
     const own = this.times(job, machine);
-    const kind = this.problem.jobs[job]?.kind ?? '';
+    const { kind = '', leaves = kind } = this.problem.jobs[job] ?? {};
     if (state.kind !== kind) this.setUps++;
     if (own.bobbinMetres > state.bobbin) {
       this.bobbins++;
@@ -174,14 +174,18 @@ export class Floor {
     }
     const first = own.segments[0];
     const begins = first !== undefined && first.kind !== 'needle';
-    Object.assign(state, { kind, thread: own.lastThread, job, loaded: -1, segment: begins ? 1 : 0 });
+    Object.assign(state, {
+      ...{ kind: leaves, thread: own.lastThread },
+      ...{ job, loaded: -1, segment: begins ? 1 : 0 }
+    });
     this.#note(
       first?.kind === 'attended' ? 'attended' : 'hands',
       job,
       machine,
       person,
       span,
-      begins ? first.title : 'Start'
+      begins ? first.title : 'Start',
+      first?.part
     );
     this.#run(machine, span.to);
   }
@@ -191,7 +195,7 @@ export class Floor {
     if (!state) return;
     const next = this.times(state.job, machine).segments[state.segment];
     const kind = next?.kind === 'attended' ? 'attended' : 'hands';
-    this.#note(kind, state.job, machine, person, span, next?.title ?? '');
+    this.#note(kind, state.job, machine, person, span, next?.title ?? '', next?.part);
     state.segment++;
     this.#run(machine, span.to);
   }
@@ -210,8 +214,8 @@ export class Floor {
     const task = this.table.tasks[at];
     if (!task) return;
     if (!task.isWash) this.stitched = Math.max(this.stitched, span.to);
-    const title = task.work[task.at]?.title ?? '';
-    this.#note(task.isWash ? 'wash' : 'finish', task.job, null, person, span, title);
+    const { title = '', part } = task.work[task.at] ?? {};
+    this.#note(task.isWash ? 'wash' : 'finish', task.job, null, person, span, title, part);
     this.table.advance(task, span.to);
   }
 
@@ -224,7 +228,7 @@ export class Floor {
     let end = at;
     for (let next = segments[state.segment]; next?.kind === 'needle'; next = segments[state.segment]) {
       const span = fitIn((this.hours[machine] ?? this.problem.calendar).needle, end, next.seconds);
-      this.#note('needle', job, machine, null, span, next.title);
+      this.#note('needle', job, machine, null, span, next.title, next.part);
       end = span.to;
       state.segment++;
     }
@@ -245,8 +249,9 @@ export class Floor {
     machine: number | null,
     person: number | null,
     { from, to }: Span,
-    title: string
+    title: string,
+    part?: number
   ): void {
-    if (this.record && to > from) this.tasks.push({ kind, job, machine, person, from, to, title });
+    if (this.record && to > from) this.tasks.push({ kind, job, machine, person, from, to, title, part });
   }
 }

@@ -18,14 +18,14 @@ export function oneByOne(problem: Problem): number {
     if (seconds > 0) at = fitIn(calendar.hands, at, seconds).to;
   };
   const kinds = stations.map(({ kind }) => kind);
-  for (const { on, kind, begun } of jobs) {
+  for (const { on, kind, begun, leaves = kind } of jobs) {
     const takes = on.map((times) => (times ? machineSeconds(times) : Infinity));
     const machine = begun ?? takes.indexOf(Math.min(...takes));
     const times = on[machine];
     if (!times) continue;
     if (begun === null) hands(times.load);
     if (kinds[machine] !== kind) hands(times.setUp);
-    kinds[machine] = kind;
+    kinds[machine] = leaves;
     for (const { kind: what, seconds } of times.segments) {
       if (what === 'needle') at = fitIn(calendar.needle, at, seconds).to;
       else hands(seconds);

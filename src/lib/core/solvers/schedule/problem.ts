@@ -14,6 +14,8 @@ export interface ScheduleJob {
   id: string;
   /** Hoopings of one kind need one set-up on a machine. */
   kind: string;
+  /** The kind its machine is set up for afterwards, where it ends with another; its own where missing. */
+  leaves?: string;
   hoopId: string;
   /** Hoops it fills: one for each head. */
   hoops: number;
@@ -76,6 +78,8 @@ export interface ScheduleTask {
   from: number;
   to: number;
   title: string;
+  /** Which of the items that share the hoop it is for, from 0; for all of them where missing. */
+  part?: number | undefined;
 }
 
 /** A schedule: what it costs, and every task where it was asked for. */

@@ -14,7 +14,14 @@ export interface TableTask {
   isWash: boolean;
 }
 
-type Note = (kind: ScheduleTask['kind'], job: number | null, from: number, to: number, title: string) => void;
+type Note = (
+  kind: ScheduleTask['kind'],
+  job: number | null,
+  from: number,
+  to: number,
+  title: string,
+  part: number | undefined
+) => void;
 
 /** What is finished, washed and dried away from the machines. */
 export class Table {
@@ -54,7 +61,7 @@ export class Table {
   #settle(task: TableTask): void {
     for (let next = task.work[task.at]; next?.kind === 'wait'; next = task.work[task.at]) {
       const to = task.ready + next.seconds;
-      this.#note('wait', task.job, task.ready, to, next.title);
+      this.#note('wait', task.job, task.ready, to, next.title, next.part);
       this.waited = Math.max(this.waited, to);
       task.ready = to;
       task.at++;

@@ -4,6 +4,8 @@ export interface Segment {
   /** s */
   seconds: number;
   title: string;
+  /** Which of the items that share the hoop it is for, from 0. */
+  part?: number;
 }
 
 /** A stretch of time at the table. */
@@ -18,6 +20,8 @@ export interface TableWork {
   what: string;
   /** Done once, however many pieces there are. */
   once: boolean;
+  /** Which of the items that shared the hoop it is for, from 0. */
+  part?: number;
 }
 
 /** A hooping as the schedule sees it, on one machine. */
