@@ -82,7 +82,7 @@ export const wings = {
     quote: ['hoopings', 'day'],
     promise: ['day'],
     week: ['day', 'quote', 'promise'],
-    after: ['day', 'hoopings']
+    after: ['copies', 'day', 'hoopings']
   }
 };
 

@@ -160,3 +160,61 @@ test('an order file goes out and comes in, and a broken one changes nothing', as
   await page.getByRole('button', { name: 'Bring back' }).click();
   await expect(page.getByRole('link', { name: 'Gala weekend stall' })).toHaveCount(2);
 });
+
+test('two items share a hoop: one run leaves it on, the next goes on in it, and the first is finished', async ({
+  page
+}) => {
+  test.setTimeout(120_000);
+  await loadDemo(page);
+  await page.goto('/orders');
+  await page.getByRole('button', { name: 'New order' }).click();
+  await page.getByLabel('Likely to be spoiled, %').fill('0');
+  await page.getByLabel('Likely to be spoiled, %').press('Tab');
+  for (const item of ['Badger luggage tab', 'Ticket key fob']) {
+    await add(page, item, 2);
+    const line = page.getByRole('listitem').filter({ hasText: item });
+    await line.getByRole('button', { name: 'Names, hoop, machines' }).click();
+    await line.getByLabel('Machine').selectOption({ label: 'Left machine' });
+  }
+  await planned(page);
+  await page.getByRole('tab', { name: 'Hoopings' }).click();
+  await expect(page.getByText(/2 × Badger luggage tab and 2 × Ticket key fob share this hoop/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('tab', { name: 'Day' }).click();
+  const list = page.getByRole('region', { name: 'In order' }).getByRole('listitem');
+  await expect(list).toHaveCount(2);
+  await expect(list.last()).toContainText('in the same hoop');
+
+  // Begun from its second item, the hoop begins with the first.
+  await list.last().getByRole('button').click();
+  await page.getByRole('button', { name: 'Stitch the hoop it shares' }).click();
+  await expect(page.getByText('Badger luggage tab, 2 copies').first()).toBeVisible();
+  await page.keyboard.press('Space');
+  await untilHeading(page, /^Leave the hoop on: Ticket key fob/);
+  await page.keyboard.press('Space');
+
+  await expect(page.getByText('Ticket key fob, 2 copies').first()).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('step 1 of')).toBeVisible();
+  await untilHeading(page, 'That was the last step.');
+  await page.keyboard.press('Space');
+
+  // The tabs came off with it and are finished now.
+  await expect(page.getByText('Badger luggage tab, 2 copies').first()).toBeVisible();
+  await untilHeading(page, 'That was the last step.');
+  await page.keyboard.press('Space');
+  await expect(page).toHaveURL(/\/orders\/.*tab=day/);
+  await expect(page.getByText('Everything is stitched')).toBeVisible({ timeout: 20_000 });
+});
+
+/** Presses the great key, step by step, until a heading stands there. */
+async function untilHeading(page: Page, name: string | RegExp): Promise<void> {
+  const wanted = page.getByRole('heading', { name });
+  for (let step = 0; step < 60; step++) {
+    const now = await page.getByRole('heading').last().textContent();
+    if (await wanted.isVisible()) return;
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('heading').last()).not.toHaveText(now ?? '');
+  }
+  await expect(wanted).toBeVisible();
+}

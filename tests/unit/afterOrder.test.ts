@@ -79,6 +79,8 @@ describe('after an order', () => {
     const [left] = leftovers;
     expect(left?.stitched).to.have.length(4);
     for (const { x, y, width, height } of left?.stitched ?? []) {
+      // A patch of 60 mm marks what it covers, and no more.
+      expect([width, height]).to.deep.equal([60, 60]);
       expect(x).to.be.at.least(0);
       expect(y).to.be.at.least(0);
       expect(x + width).to.be.at.most((left?.width ?? 0) + 1);

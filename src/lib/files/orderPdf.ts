@@ -124,7 +124,7 @@ export async function jobSheetPdf(
     const machine = plan.stations.find(({ id }) => id === each.stationId)?.name ?? '';
     ticked(
       `${sayTime(from, each.from)}  ${each.name} ${first === last ? first : `${first} to ${last}`}`,
-      `${machine}, ${hoops[each.hoopId] ?? ''}${each.stages > 1 ? `, hooping ${each.stage + 1} of ${each.stages}` : ''}${each.names.length > 0 ? `; names: ${each.names.join(', ')}` : ''}`
+      `${machine}, ${(each.shared?.at ?? 0) > 0 ? 'in the same hoop' : (hoops[each.hoopId] ?? '')}${each.stages > 1 ? `, hooping ${each.stage + 1} of ${each.stages}` : ''}${each.names.length > 0 ? `; names: ${each.names.join(', ')}` : ''}`
     );
   }
   if (demands.length > 0) heading('Cut');

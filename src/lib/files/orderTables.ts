@@ -33,6 +33,10 @@ export function hoopingsCsv(plan: BatchPlan, from: string, hoopName: (id: string
         numbers: each.numbers.join(' '),
         names: each.names.join(', '),
         hoop: hoopName(each.hoopId),
+        'shares it with': (each.shared?.parts ?? [])
+          .filter((_, at) => at !== each.shared?.at)
+          .map(({ name, copies }) => `${copies} × ${name}`)
+          .join(', '),
         machine: plan.stations.find(({ id }) => id === each.stationId)?.name ?? '',
         order: each.way,
         from: wallTimeAt(from, each.from),

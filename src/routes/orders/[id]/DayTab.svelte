@@ -100,7 +100,7 @@
             >
             <span class="text-soft">{machineName(hooping.stationId)}</span>
             <span class="text-soft"
-              >{hoopName(hooping.hoopId)}{#if (hooping.shared?.at ?? 0) > 0}, stays on{/if}</span
+              >{(hooping.shared?.at ?? 0) > 0 ? 'in the same hoop' : hoopName(hooping.hoopId)}</span
             >
           </button>
         </li>

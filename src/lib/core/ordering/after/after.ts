@@ -1,5 +1,7 @@
+import { extents } from '$lib/core/base/geometry';
 import type { Run } from '$lib/core/documents/run';
 import { type BatchInput, copiesOf, piecesDone, progressOf } from '$lib/core/ordering/day';
+import { outlineAt } from '$lib/core/ordering/copies';
 import { LineContext, stationsOf } from '$lib/core/ordering/hoopings';
 import { isZip } from '$lib/core/preparing/cutting';
 import { cutList } from '$lib/core/making/sizes';
@@ -126,7 +128,8 @@ function sparePieces({ order, items, shop }: BatchInput, spoiled: AfterOrder['sp
 function partUsed({ order, items, shop }: BatchInput, runs: readonly Run[]): Leftover[] {
   return runs.flatMap((run): Leftover[] => {
     const { order: part, plan, events, id } = run;
-    if (!part || foldRun(plan.steps, events).phase !== 'finished') return [];
+    // A hoop that several items share is as good as full.
+    if (!part || part.shared || foldRun(plan.steps, events).phase !== 'finished') return [];
     const line = order.lines.find((each) => each.id === part.lineId);
     const found = line && items.find(({ item }) => item.id === line.itemId);
     const hoop = shop.hoops.find((each) => each.id === part.hoopId);
@@ -143,7 +146,6 @@ function partUsed({ order, items, shop }: BatchInput, runs: readonly Run[]): Lef
     const piece = context.item.pieces.find((each) => hooping?.hooped.includes(each.id));
     const cut = cutList(context.item, hoop, shop, 1).find((each) => each.pieceId === piece?.id);
     if (!piece || !cut) return [];
-    const half = Math.hypot(outline.width, outline.height) / 2;
     return [
       {
         key: `${id} ${piece.id}`,
@@ -152,12 +154,11 @@ function partUsed({ order, items, shop }: BatchInput, runs: readonly Run[]): Lef
         width: cut.cut.width,
         height: cut.cut.height,
         count: 1,
-        stitched: placed.map(({ x, y }) => ({
-          x: Math.max(0, cut.cut.width / 2 + x - half),
-          y: Math.max(0, cut.cut.height / 2 + y - half),
-          width: 2 * half,
-          height: 2 * half
-        }))
+        stitched: placed.map((place) => {
+          const { minX, minY, maxX, maxY } = extents(outlineAt(outline, place));
+          const [x, y] = [Math.max(0, cut.cut.width / 2 + minX), Math.max(0, cut.cut.height / 2 + minY)];
+          return { x, y, width: maxX - minX, height: maxY - minY };
+        })
       }
     ];
   });

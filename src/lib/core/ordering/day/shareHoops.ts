@@ -36,9 +36,11 @@ export class HoopSharing {
    * sharing.share([tabs of 2, badges of 2])[0]?.and // [{ lineId: 'badges', copies: 2 }]
    */
   share(hoopings: readonly ComposedHooping[]): readonly ComposedHooping[] {
-    const rests = hoopings
-      .filter((each) => this.#hasRoom(each))
-      .toSorted((a, b) => this.#size(b) - this.#size(a));
+    const least = new Map<string, ComposedHooping>();
+    for (const each of hoopings)
+      if (this.#mayShare(each) && each.copies < (least.get(each.lineId)?.copies ?? Infinity))
+        least.set(each.lineId, each);
+    const rests = [...least.values()].toSorted((a, b) => this.#size(b) - this.#size(a));
     const groups: ComposedHooping[][] = [];
     for (const rest of rests) {
       const group = groups.find((each) => this.#join(each, rest));
@@ -66,17 +68,13 @@ export class HoopSharing {
     ];
   }
 
-  /** A hooping that its line does not fill, and that the maker has not laid out by hand. */
-  #hasRoom({ lineId, copies, stage, follows }: ComposedHooping): boolean {
+  /** A hooping of all that is stitched of an item, which the maker has not laid out by hand. */
+  #mayShare({ lineId, copies, stage, follows }: ComposedHooping): boolean {
     const line = this.#lines.get(lineId);
     if (!line || stage > 0 || follows !== null) return false;
     const { context, hoop } = line;
     if (Object.keys(context.line.placed).some((key) => key.endsWith(` 0 ${copies}`))) return false;
-    return this.stations.some(({ machine, heads }) => {
-      if (heads > 1 || !canShare(context, machine, hoop)) return false;
-      const [own] = context.stagesOf(machine, hoop);
-      return own !== undefined && copies < context.capacity(own, machine, hoop);
-    });
+    return this.stations.some(({ machine, heads }) => heads === 1 && canShare(context, machine, hoop));
   }
 
   #size({ lineId, copies }: ComposedHooping): number {
@@ -99,17 +97,11 @@ export class HoopSharing {
     );
   }
 
-  /** The smallest hoop of those the lines use, or the remainders were given, that takes all of them. */
+  /** The smallest hoop that takes all of them. */
   #hoopFor(group: readonly ComposedHooping[]): Hoop | null {
-    const ids = new Set(
-      group.flatMap(({ lineId, hoopId }) => [hoopId, this.#lines.get(lineId)?.hoop.id ?? ''])
-    );
     const area = ({ ring }: Hoop): number => ring.width * ring.height;
     return (
-      this.shop.hoops
-        .filter(({ id }) => ids.has(id))
-        .toSorted((a, b) => area(a) - area(b))
-        .find((hoop) => this.#fit(group, hoop)) ?? null
+      this.shop.hoops.toSorted((a, b) => area(a) - area(b)).find((hoop) => this.#fit(group, hoop)) ?? null
     );
   }
 

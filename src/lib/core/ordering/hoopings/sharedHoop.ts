@@ -1,4 +1,4 @@
-import type { Item } from '$lib/core/documents/item';
+import type { Item, OperationKind } from '$lib/core/documents/item';
 import { type Placement, type Turn, TURNS } from '$lib/core/documents/order';
 import type { PlanStep } from '$lib/core/documents/plan';
 import type { Way } from '$lib/core/documents/run';
@@ -29,12 +29,16 @@ export interface SharedLayout {
   area: Area;
 }
 
+/** Done to single copies before the ring is opened, but as well after it. */
+const CAN_WAIT: ReadonlySet<OperationKind> = new Set(['snip', 'topping-off']);
+const canWait = ({ op }: PlanStep): boolean => op !== null && CAN_WAIT.has(op.do);
+
 /** What the first stitch of the next item needs at least: its file is called up and started, s. */
 const CALL_UP_S = 5;
 
 /**
- * Whether an item can share a hoop on a machine: all of it is stitched in one clamping, nothing is done to single copies between
- * taking the hoop off and opening it, and the machine places each design by itself.
+ * Whether an item can share a hoop on a machine: all of it is stitched in one clamping, nothing that needs the ring is done to
+ * single copies once the hoop is off, and the machine places each design by itself.
  */
 export function canShare(context: LineContext, machine: Machine, hoop: Hoop): boolean {
   const { line } = context;
@@ -42,7 +46,7 @@ export function canShare(context: LineContext, machine: Machine, hoop: Hoop): bo
   if (line.hoopId !== undefined && line.hoopId !== hoop.id) return false;
   const [stage, second] = context.stagesOf(machine, hoop);
   if (!stage || second || context.movesHoop(stage)) return false;
-  return stage.steps.every(({ step, phase }) => phase !== 'off' || isOnce(step));
+  return stage.steps.every(({ step, phase }) => phase !== 'off' || isOnce(step) || canWait(step));
 }
 
 /**
@@ -145,9 +149,11 @@ function leavingOn(
   hoop: Hoop
 ): PhasedStep[] {
   const last = steps.findLast(({ phase }) => phase === 'machine')?.step;
-  const kept = steps.filter(
-    ({ step, phase }) => phase !== 'off' && (step !== last || step.op?.do !== 'hoop-off')
-  );
+  const kept = steps
+    .filter(({ step, phase }) =>
+      phase === 'off' ? canWait(step) : step !== last || step.op?.do !== 'hoop-off'
+    )
+    .map((each): PhasedStep => (each.phase === 'off' ? { ...each, phase: 'finish' } : each));
   const at = kept.findLastIndex(({ phase }) => phase !== 'finish') + 1;
   const beside = kept[at - 1]?.step;
   if (!beside) return kept;
@@ -156,14 +162,14 @@ function leavingOn(
     {
       id: LEAVE_ON,
       mark: 'hoop',
-      title: `Leave the hoop on: ${next} is stitched in it too`,
+      title: `Leave the hoop on: ${next} is next`,
       detail: 'Do not open the ring. Call up the next file where the layout of this hoop has it.',
       op: null
     },
     [],
     context.contextOf(machine, hoop)
   );
-  return kept.toSpliced(at, 0, { step: leave, phase: 'finish' });
+  return kept.toSpliced(at, 0, { step: { ...leave, thread: null }, phase: 'finish' });
 }
 
 /** Id of the step that goes on to the next item of a shared hoop. */
