@@ -44,7 +44,14 @@
             <span class="head {at === 0 ? 'text-hands' : 'text-soft'}"
               >{WHEN[at] ?? ''}, {say(task.from)}</span
             ><br />
-            <strong class={large ? 'text-2xl' : 'text-lg'}>{task.title}</strong><br />
+            <a
+              class="font-bold underline {large ? 'text-2xl' : 'text-lg'}"
+              href={task.runId
+                ? `/run/${task.runId}`
+                : task.orderId
+                  ? `/orders/${task.orderId}?tab=day`
+                  : '/week'}>{task.title}</a
+            ><br />
             <span class="text-soft"
               >{[task.orderId ? open.get(task.orderId) : '', task.place].filter(Boolean).join(' · ')}</span
             >

@@ -200,7 +200,8 @@ test('two items share a hoop: one run leaves it on, the next goes on in it, and 
   await page.keyboard.press('Space');
 
   // The tabs came off with it and are finished now.
-  await expect(page.getByText('Badger luggage tab, 2 copies').first()).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Badger luggage tab, 2 copies' })).toBeVisible();
+  await expect(page.getByText(/^step 2\d of/)).toBeVisible();
   await untilHeading(page, 'That was the last step.');
   await page.keyboard.press('Space');
   await expect(page).toHaveURL(/\/orders\/.*tab=day/);

@@ -15,7 +15,7 @@ test('two orders as one week: what can be promised, a day that is lost, what mov
   // Before there is an order: when could sixty more be promised beside it?
   await page.getByLabel('How many').fill('60');
   await page.getByLabel('Of which item').selectOption({ label: 'Badger luggage tab' });
-  await page.getByRole('button', { name: 'Ask' }).click();
+  await page.getByRole('button', { name: 'When could I promise it?' }).click();
   const asked = page.locator('[data-asked]');
   await expect(asked).toContainText('nineteen in twenty', { timeout: 60_000 });
   await asked.getByRole('button', { name: 'Make it an order' }).click();
@@ -52,9 +52,17 @@ test('two orders as one week: what can be promised, a day that is lost, what mov
   await expect(told).toContainText(`${day} is a day off.`, { timeout: 60_000 });
   await expect(told).toContainText('later');
 
-  // The bench shows what hands do next, of both orders.
+  // Something made for its own sake is planned beside them.
+  await page.getByLabel('Of which item').selectOption({ label: 'Ticket key fob' });
+  await page.getByLabel('How many').fill('1');
+  await page.getByLabel('How many').press('Tab');
+  await page.getByRole('button', { name: 'Into the week' }).click();
+  await expect(promises.getByRole('link', { name: 'Ticket key fob' })).toBeVisible({ timeout: 60_000 });
+
+  // The bench shows what hands do next, of all of them, and leads there.
   await page.goto('/');
-  await expect(
-    page.getByRole('region', { name: 'For your hands, this week' }).getByRole('listitem')
-  ).toHaveCount(3);
+  const next = page.getByRole('region', { name: 'For your hands, this week' });
+  await expect(next.getByRole('listitem')).toHaveCount(3);
+  await next.getByRole('listitem').first().getByRole('link').click();
+  await expect(page).toHaveURL(/\/orders\/|\/run\//);
 });

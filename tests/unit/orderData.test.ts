@@ -34,8 +34,14 @@ describe('orders in the browser', () => {
   };
 
   it('a new one keeps hours and rates of the last', async () => {
-    const first = await newOrder('a', 'First', '2026-11-27T09:00', NOW, 'badger-tab');
+    const first = await newOrder('a', 'First', '2026-11-27T09:00', NOW, {
+      ...{ itemId: 'badger-tab', count: 1, spare: true }
+    });
     expect(first.lines).to.have.length(1);
+    expect(first.spoilage).to.be.above(0);
+    const own = { itemId: 'badger-tab', count: 1, spare: false };
+    // One made for its own sake is stitched once.
+    expect((await newOrder('c', 'Own', '2026-11-27T09:00', NOW, own)).spoilage).to.equal(0);
     await changeOrder('a', (order) => ({ ...order, rates: { ...order.rates, handsHour: 21 } }));
     const second = await newOrder('b', 'Second', '2026-11-28T09:00', NOW);
     expect(second.rates.handsHour).to.equal(21);

@@ -5,8 +5,9 @@ import { type Shop, Workroom } from '$lib/core/documents/shop';
 import type { StashEntry } from '$lib/core/documents/stash';
 import { planBatch, secondsBetween } from '$lib/core/ordering/day';
 import {
-  type KeptWeek,
+  KeptWeek,
   keptWeek,
+  meanwhile,
   moved,
   nextTasks,
   orderOfLine,
@@ -268,5 +269,24 @@ describe('what moved', () => {
       kept.tasks.slice(0, 2).map(({ title }) => title)
     );
     expect(nextTasks(kept, '2027-01-01T00:00', 2)).to.deep.equal([]);
+  });
+  it('says what hands can do meanwhile: none of the run itself, nothing that takes longer than the needle', () => {
+    const kept = keptOf([gala], ONE);
+    const task = (title: string, minutes: number, runId: string | null, place: string): object => ({
+      ...{ title, from: '2026-11-27T09:00', to: `2026-11-27T09:${minutes}`, orderId: 'gala', runId, place }
+    });
+    const of = (...tasks: object[]): KeptWeek => KeptWeek.parse({ ...kept, tasks });
+    const ask = (week: KeptWeek, seconds = 1200): string | undefined =>
+      meanwhile(week, '2026-11-27T08:00', { runId: 'run', machine: 'One', seconds })?.title;
+    const trim = task('Trim', 15, 'run', 'One');
+    const cut = task('Cut out', 10, 'other', 'at the table');
+    const load = task('Load the hoop', 12, null, 'One');
+    expect(ask(of(trim, cut))).to.equal('Cut out');
+    expect(ask(of(trim, cut), 599)).to.equal(undefined);
+    expect(ask(of(trim, cut), 600)).to.equal('Cut out');
+    expect(ask(of(trim, load))).to.equal('Load the hoop');
+    // Planned before the run was begun, its own hooping still waits to be loaded in it.
+    expect(ask(of(load, cut))).to.equal('Cut out');
+    expect(ask(of(trim))).to.equal(undefined);
   });
 });

@@ -61,14 +61,14 @@ export function blankOrder(id: string, room: Pick<Order, 'from' | 'people' | 'be
  * A new order with a line for an item, if one is named. It keeps the hours and rates of the last one.
  *
  * @param from wall time at which work may begin
+ * @param line item and count, and whether copies are stitched for those that come out bad
  */
 export async function newOrder(
   id: string,
   name: string,
   from: string,
   now: string,
-  itemId?: string,
-  count = 1
+  line?: { itemId: string; count: number; spare: boolean }
 ): Promise<Order> {
   const last = (await listOrders())[0];
   const order: Order = {
@@ -76,8 +76,8 @@ export async function newOrder(
     name,
     createdAt: now,
     updatedAt: now,
-    lines: itemId === undefined ? [] : [newLine('line-1', itemId, count)],
-    spoilage: (await getShop()).spoilage ?? last?.spoilage ?? 0.03,
+    lines: line ? [newLine('line-1', line.itemId, line.count)] : [],
+    spoilage: line?.spare === false ? 0 : ((await getShop()).spoilage ?? last?.spoilage ?? 0.03),
     rates: last?.rates ?? DEFAULT_RATES
   };
   await db.orders.add(order);

@@ -63,8 +63,15 @@
   const reserved = $derived(week?.reserved ?? []);
   let settingHours = $state(false);
   async function makeOrder(itemId: string, count: number): Promise<void> {
-    const made = await newOrder(freshId(), 'New order', from, new Date().toISOString(), itemId, count);
+    const line = { itemId, count, spare: true };
+    const made = await newOrder(freshId(), 'New order', from, new Date().toISOString(), line);
     await goto(`/orders/${made.id}?tab=pieces`);
+  }
+  /** Something made for its own sake is planned beside the orders, with nobody waiting for it. */
+  async function intoWeek(itemId: string, count: number): Promise<void> {
+    const name = table.value?.shelf.find(({ id }) => id === itemId)?.name ?? 'An item';
+    const words = count === 1 ? name : `${count} × ${name}`;
+    await newOrder(freshId(), words, from, new Date().toISOString(), { itemId, count, spare: false });
   }
   let chosen = $state<string | null>(null);
   const picked = $derived(week?.plan.hoopings.find(({ id }) => id === chosen));
@@ -81,6 +88,7 @@
       {spread}
       shelf={table.value.shelf}
       onorder={(itemId, count) => void makeOrder(itemId, count)}
+      onweek={(itemId, count) => void intoWeek(itemId, count)}
     />
   {/if}
 {/snippet}
@@ -109,8 +117,8 @@
 {#if table.value && table.value.input.orders.length === 0}
   <EmptyState picture="week"
     ><p>
-      No order is open. <a class="underline" href="/orders">Make one</a>, and the week shows what your hands
-      do now, next and then, on which machine, and what you can promise.
+      No order is open. <a class="underline" href="/orders">Make one</a>, or put an item into the week below,
+      and it shows what your hands do now, next and then, on which machine, and what you can promise.
     </p></EmptyState
   >
 {/if}

@@ -14,12 +14,14 @@
     spread: Spread;
     shelf: readonly { id: string; name: string }[];
     onorder: (itemId: string, count: number) => void;
+    /** It is made for its own sake, beside the orders. */
+    onweek: (itemId: string, count: number) => void;
   }
-  let { input, spread, shelf, onorder }: Props = $props();
+  let { input, spread, shelf, onorder, onweek }: Props = $props();
 
   const ASKED = 'asked';
   let itemId = $state('');
-  let count = $state(40);
+  let count = $state(1);
   const planning = new WeekPlanning();
   onDestroy(() => planning.stop());
   const chosen = $derived(shelf.find(({ id }) => id === itemId));
@@ -48,7 +50,7 @@
 </script>
 
 <section class="mt-8" aria-labelledby="ask">
-  <h2 id="ask" class="text-xl">When could I promise it?</h2>
+  <h2 id="ask" class="text-xl">One more in the week?</h2>
   <form
     class="mt-2 flex flex-wrap items-end gap-4"
     onsubmit={(event) => {
@@ -63,7 +65,12 @@
         {#each shelf as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
       ></label
     >
-    <button type="submit" class="button" disabled={!chosen || planning.working}>Ask</button>
+    <button type="submit" class="button" disabled={!chosen || planning.working}
+      >When could I promise it?</button
+    >
+    <button type="button" class="button" disabled={!chosen} onclick={() => onweek(itemId, count)}
+      >Into the week</button
+    >
     {#if planning.working}<p class="pb-2.5 text-soft" role="status">
         planning it beside all that is open
       </p>{/if}

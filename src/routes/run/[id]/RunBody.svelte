@@ -81,7 +81,19 @@
 {:else if back}
   <Guided {...back} />
 {:else if step}
-  <StepWork {plan} {step} {item} at={run.at} {paused} {soon} {catches} {passed} {known} bind:view />
+  <StepWork
+    runId={head.id}
+    {plan}
+    {step}
+    {item}
+    at={run.at}
+    {paused}
+    {soon}
+    {catches}
+    {passed}
+    {known}
+    bind:view
+  />
 {:else}
   <section>
     <h2 class="mt-3 text-[clamp(2.75rem,6vw,4.75rem)]">That was the last step.</h2>

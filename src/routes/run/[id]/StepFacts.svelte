@@ -1,10 +1,12 @@
 <script lang="ts">
   import { formatClock, formatDuration, formatMinutes } from '$lib/core/base/units';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
+  import Meanwhile from './Meanwhile.svelte';
   import { type KnownStitch, lookAhead, toPrepare } from '$lib/core/running/runs';
 
   /** The lower third: the clock of the step, the next thread, and what comes next or is to be made ready. */
   interface Props {
+    runId: string;
     plan: Plan;
     step: PlanStep;
     at: number;
@@ -13,7 +15,7 @@
     known: KnownStitch | null;
     paused: boolean;
   }
-  let { plan, step, at, passed, known, paused }: Props = $props();
+  let { runId, plan, step, at, passed, known, paused }: Props = $props();
   const hands = $derived(step.kind === 'hand');
   const ahead = $derived(lookAhead(plan, at, passed, known));
   const left = $derived(ahead.left);
@@ -62,6 +64,9 @@
             ? `next: ${ahead.next.title}`
             : ''}
       </p>
+      {#if ahead.untilHands >= AWAY && !paused}
+        <Meanwhile {runId} machine={plan.machine.name} seconds={ahead.untilHands} />
+      {/if}
     {/if}
     {#if ready.length > 0}<p class="two-lines text-soft">make ready: {ready.join(', ')}</p>{/if}
   </div>

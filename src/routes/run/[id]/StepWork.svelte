@@ -16,6 +16,7 @@
 
   /** The step that is on: its words, its figures, and its drawing as large as the screen allows. */
   interface Props {
+    runId: string;
     plan: Plan;
     step: PlanStep;
     item: Item | undefined;
@@ -27,7 +28,19 @@
     known: KnownStitch | null;
     view: View;
   }
-  let { plan, step, item, at, paused, soon, catches, passed, known, view = $bindable() }: Props = $props();
+  let {
+    runId,
+    plan,
+    step,
+    item,
+    at,
+    paused,
+    soon,
+    catches,
+    passed,
+    known,
+    view = $bindable()
+  }: Props = $props();
 
   const shown = $derived(item && forVariant(item, plan.variant.id));
   const trace = $derived(shown ? simulate(shown, cutSizes(plan.cuts)) : []);
@@ -97,7 +110,7 @@
       {/each}
     {/if}
   </div>
-  <StepFacts {plan} {step} {at} {passed} {known} {paused} />
+  <StepFacts {runId} {plan} {step} {at} {passed} {known} {paused} />
 </div>
 
 <style>

@@ -1,4 +1,4 @@
-export { keptWeek, nextTasks } from './keepWeek';
+export { keptWeek, meanwhile, nextTasks } from './keepWeek';
 export { KeptWeek } from './keptWeek';
 export { orderOfLine, weekLine } from './merged';
 export { type Moved, moved } from './moved';

@@ -1,4 +1,4 @@
-import { sayTime, wallTimeAt } from '$lib/core/ordering/day';
+import { sayTime, secondsBetween, wallTimeAt } from '$lib/core/ordering/day';
 import { handTasks } from './nowNextThen';
 import type { KeptWeek } from './keptWeek';
 import { orderOfLine } from './merged';
@@ -45,11 +45,12 @@ export function keptWeek({ orders, shop, room }: WeekInput, { plan, orders: told
           `${shop.machines.find(({ id }) => id === machineId)?.name ?? machineId} ${from} to ${to}`
       )
     },
-    tasks: handTasks(plan, plan.start, MOST_TASKS).map(({ title, from, to, orderId, station }) => ({
+    tasks: handTasks(plan, plan.start, MOST_TASKS).map(({ title, from, to, orderId, runId, station }) => ({
       title,
       from: wall(from),
       to: wall(to),
       orderId,
+      runId,
       place: station ?? 'at the table'
     })),
     hoopings: plan.hoopings.map(({ lineId, name, copies, stationId, from, to }) => ({
@@ -75,4 +76,30 @@ const clock = (minutes: number): string => sayTime('2000-01-01T00:00', minutes *
  */
 export function nextTasks(kept: KeptWeek, now: string, most: number): KeptWeek['tasks'] {
   return kept.tasks.filter(({ to }) => to > now).slice(0, most);
+}
+
+/**
+ * What hands can do at another place while a machine stitches: the next task of the week that is none of its run and is over
+ * before it needs hands again; null where there is none.
+ *
+ * @param now wall time
+ * @param machine its name
+ * @param seconds until it needs hands
+ *
+ * @example
+ * meanwhile(kept, '2026-11-27T10:30', { runId: 'tabs', machine: 'Left', seconds: 900 })?.title // 'Cut out, 4 times'
+ */
+export function meanwhile(
+  kept: KeptWeek,
+  now: string,
+  { runId, machine, seconds }: { runId: string; machine: string; seconds: number }
+): KeptWeek['tasks'][number] | null {
+  // A run that began after the week was planned stands in it as a hooping still to be loaded on its machine.
+  const isKnown = kept.tasks.some((task) => task.runId === runId);
+  const next = kept.tasks.find(
+    ({ to, runId: own, place }) => to > now && own !== runId && (isKnown || place !== machine)
+  );
+  if (!next) return null;
+  const takes = secondsBetween(next.from, next.to) - secondsBetween(next.from, next.from);
+  return takes <= seconds ? next : null;
 }

@@ -27,7 +27,16 @@ export const KeptWeek = z.object({
     away: z.array(Text).max(100)
   }),
   tasks: z
-    .array(z.object({ title: Text, from: Wall, to: Wall, orderId: Text.nullable(), place: Text }))
+    .array(
+      z.object({
+        title: Text,
+        from: Wall,
+        to: Wall,
+        orderId: Text.nullable(),
+        runId: Text.nullable().default(null).describe('of a hooping that is under way'),
+        place: Text
+      })
+    )
     .max(200),
   hoopings: z
     .array(

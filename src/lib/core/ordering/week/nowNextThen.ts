@@ -8,6 +8,8 @@ export interface HandTask {
   to: number;
   orderId: string | null;
   hoopingId: string | null;
+  /** The run it belongs to, where its hooping is under way. */
+  runId: string | null;
   /** Where it is done; null at the table. */
   station: string | null;
 }
@@ -34,6 +36,7 @@ export function handTasks(plan: BatchPlan, at: number, most: number): HandTask[]
         from,
         to,
         hoopingId,
+        runId: hooping?.runId ?? null,
         orderId: hooping ? orderOfLine(hooping.lineId) : null,
         station: stationId === null ? null : (names.get(stationId) ?? null)
       };

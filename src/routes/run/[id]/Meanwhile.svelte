@@ -1,0 +1,29 @@
+<script lang="ts">
+  import { meanwhile } from '$lib/core/ordering/week';
+  import { live, weekKept } from '$lib/data';
+  import { format } from 'date-fns';
+
+  /** What hands can do elsewhere until the machine needs them, as the week was planned last: it leads there. */
+  interface Props {
+    runId: string;
+    machine: string;
+    /** s */
+    seconds: number;
+  }
+  let { runId, machine, seconds }: Props = $props();
+
+  const kept = live(() => null, weekKept);
+  const next = $derived(
+    kept.value && meanwhile(kept.value, format(new Date(), "yyyy-MM-dd'T'HH:mm"), { runId, machine, seconds })
+  );
+  const href = $derived(
+    next?.runId ? `/run/${next.runId}` : next?.orderId ? `/orders/${next.orderId}?tab=day` : '/week'
+  );
+</script>
+
+{#if next}
+  <p class="truncate">
+    <span class="text-soft">meanwhile, {next.place}:</span>
+    <a class="font-bold text-hands underline" {href}>{next.title}</a>
+  </p>
+{/if}
