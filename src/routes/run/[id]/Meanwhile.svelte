@@ -21,9 +21,7 @@
   );
 </script>
 
-{#if next}
-  <p class="truncate">
-    <span class="text-soft">meanwhile, {next.place}:</span>
-    <a class="font-bold text-hands underline" {href}>{next.title}</a>
-  </p>
-{/if}
+<p class="line-clamp-2 font-bold {next ? 'text-hands' : 'text-needle'}">
+  {#if next}meanwhile: <a class="underline" {href} title="{next.title}, {next.place}">{next.title}</a>
+  {:else}you may leave it{/if}
+</p>

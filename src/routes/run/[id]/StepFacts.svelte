@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { formatClock, formatDuration, formatMinutes } from '$lib/core/base/units';
+  import { formatClock, formatDuration } from '$lib/core/base/units';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import Meanwhile from './Meanwhile.svelte';
   import { type KnownStitch, lookAhead, toPrepare } from '$lib/core/running/runs';
@@ -57,15 +57,10 @@
     {:else}
       <p class="label">hands needed in</p>
       <p class="big">{formatDuration(ahead.untilHands)}</p>
-      <p class="truncate {ahead.untilHands >= AWAY ? 'font-bold text-needle' : 'text-soft'}">
-        {ahead.untilHands >= AWAY
-          ? `you may leave it for ${formatMinutes(ahead.untilHands - 30)}, in earshot`
-          : ahead.next
-            ? `next: ${ahead.next.title}`
-            : ''}
-      </p>
       {#if ahead.untilHands >= AWAY && !paused}
         <Meanwhile {runId} machine={plan.machine.name} seconds={ahead.untilHands} />
+      {:else}
+        <p class="truncate text-soft">{ahead.next ? `next: ${ahead.next.title}` : ''}</p>
       {/if}
     {/if}
     {#if ready.length > 0}<p class="two-lines text-soft">make ready: {ready.join(', ')}</p>{/if}
