@@ -70,6 +70,25 @@ describe('geometry: where things may lie', () => {
     expect(regionArea(noFit(heart, heart))).to.be.at.most(regionArea(noFit(hull, hull)) + 1e-6);
   });
 
+  it('no-fit areas of outlines without hollows are the hull of all differences', () => {
+    const corner = fc.tuple(fc.integer({ min: -40, max: 40 }), fc.integer({ min: -40, max: 40 }));
+    const outline = fc.array(corner, { minLength: 5, maxLength: 14 }).filter((points) => {
+      const [[x, y] = [0, 0], ...others] = points;
+      return others.some(([bx, by]) =>
+        others.some(([cx, cy]) => (bx - x) * (cy - y) !== (by - y) * (cx - x))
+      );
+    });
+    fc.assert(
+      fc.property(outline, outline, (first, second) => {
+        const [a, b] = [convexHull(first), convexHull(second)];
+        const all = a.points.flatMap(([ax, ay]) =>
+          b.points.map(([bx, by]): [number, number] => [ax - bx, ay - by])
+        );
+        expect(noFit(a, b)).to.deep.equal([convexHull(all).points]);
+      })
+    );
+  });
+
   it('a copy just outside its no-fit area does not touch', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 359 }), (degrees) => {

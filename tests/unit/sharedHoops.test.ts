@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
+import { shapePath } from '$lib/core/base/geometry';
 import { newLine, type OrderLine } from '$lib/core/documents/order';
 import type { Run } from '$lib/core/documents/run';
 import { readValue } from '$lib/core/documents/files';
@@ -89,6 +91,59 @@ describe('orders: items that share a hoop', () => {
       const { hoopings } = quick(changed);
       expect(hoopings.every(({ shared }) => shared === null)).to.equal(true);
     });
+});
+
+describe('orders: whatever is put together', () => {
+  it('every copy is stitched once, in one place of its hoop, and the bound stays below', () => {
+    const sizes = [30, 45, 60, 80];
+    const item = (at: number, side: number): BatchInput['items'][number] => {
+      const made = plainPatch({ id: `item-${at}`, stitches: 2000 + 700 * at });
+      const path = shapePath('rectangle', side, side);
+      const size = { width: side, height: side };
+      return {
+        item: {
+          ...made,
+          variants: made.variants.map((variant) => ({ ...variant, size, finished: size })),
+          lines: made.lines.map((line) => ({ ...line, path }))
+        }
+      };
+    };
+    let together = 0;
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...sizes), fc.integer({ min: 1, max: 7 })), {
+          minLength: 2,
+          maxLength: 4
+        }),
+        fc.integer({ min: 1, max: 2 }),
+        (wanted, machines) => {
+          const input: BatchInput = {
+            items: wanted.map(([side], at) => item(at, side)),
+            order: orderOf(wanted.map(([, count], at) => newLine(`${at}`, `item-${at}`, count))),
+            shop: shopOf(Array.from({ length: machines }, (_, at) => machine(`${at}`)))
+          };
+          const plan = planBatch(input, { rounds: 10 });
+          wanted.forEach(([, count], at) => {
+            const numbers = plan.hoopings
+              .filter(({ lineId }) => lineId === `${at}`)
+              .flatMap((each) => each.numbers);
+            expect(numbers.sort((a, b) => a - b)).to.deep.equal(
+              Array.from({ length: count }, (_, n) => n + 1)
+            );
+          });
+          for (const { shared, placements, copies, area } of plan.hoopings) {
+            expect(placements).to.have.length(copies);
+            if (!shared) continue;
+            together++;
+            expect(traceHoop(shared.outlines, shared.placements, area, 19.6, 'mm')).to.deep.equal([]);
+          }
+          expect(plan.bound.worked).to.be.at.most(plan.worked + 1e-6);
+        }
+      ),
+      { numRuns: 25 }
+    );
+    expect(together).to.be.above(20);
+  });
 });
 
 describe('orders: a shared hoop at the machine', () => {

@@ -69,16 +69,39 @@ export function simplified(path: Path, mm: number): Path {
  * noFit(box(0, 0, 10, 10), box(-5, -5, 5, 5)) // one square from -5 to 15 either way
  */
 export function noFit(fixed: Path, moving: Path): Region {
-  if (isConvex(fixed) && isConvex(moving)) {
-    const sums = fixed.points.flatMap(([fx, fy]) =>
-      moving.points.map(([mx, my]): Point => [fx - mx, fy - my])
-    );
-    return [convexHull(sums).points];
-  }
+  if (isConvex(fixed) && isConvex(moving))
+    return [
+      sumOfConvex(
+        fixed.points,
+        moving.points.map(([x, y]): Point => [-x, -y])
+      )
+    ];
   const at = ({ points }: Path): { x: number; y: number }[] => points.map(([x, y]) => ({ x, y }));
   const swept = unionD(minkowskiDiffD(at(moving), at(fixed), true), FillRule.NonZero);
   return swept.filter((ring) => isPositiveD(ring)).map((ring) => ring.map(({ x, y }): Point => [x, y]));
 }
+
+/** The Minkowski sum of two outlines without hollows: their sides one after another, in the order of their directions. */
+function sumOfConvex(first: readonly Point[], second: readonly Point[]): Point[] {
+  const [a, b] = [convexHull(first).points, convexHull(second).points];
+  const found: Point[] = [];
+  for (let i = 0, j = 0; i < a.length || j < b.length;) {
+    const [[ax, ay], [bx, by]] = [corner(a, i), corner(b, j)];
+    const [[toAx, toAy], [toBx, toBy]] = [corner(a, i + 1), corner(b, j + 1)];
+    found.push([ax + bx, ay + by]);
+    const turn = (toAx - ax) * (toBy - by) - (toAy - ay) * (toBx - bx);
+    // Sides of one direction are one side.
+    const [alongA, alongB] = [
+      i < a.length && (j >= b.length || turn >= 0),
+      j < b.length && (i >= a.length || turn <= 0)
+    ];
+    if (alongA) i++;
+    if (alongB) j++;
+  }
+  return found;
+}
+
+const corner = (points: readonly Point[], at: number): Point => points[at % points.length] ?? [0, 0];
 
 /** Whether an outline has no hollows. */
 export function isConvex({ points }: Path): boolean {

@@ -80,17 +80,31 @@ export function sharedLayout(
     maxX: Math.min(...areas.map(({ maxX }) => maxX)),
     maxY: Math.min(...areas.map(({ maxY }) => maxY))
   };
-  const placements =
-    outlines.length === parts.length && area.minX < area.maxX && area.minY < area.maxY
-      ? layOutMixed(
-          outlines.map((outline, at) => ({ outline, count: parts[at]?.copies ?? 0 })),
-          area,
-          Math.max(...parts.map(({ context }) => context.gap)),
-          turnsOf(parts, hoop)
-        )
-      : null;
+  const [first] = parts;
+  if (!first || outlines.length < parts.length || area.minX >= area.maxX || area.minY >= area.maxY)
+    return null;
+  const known = layouts.get(first.context) ?? new Map<string, Placement[] | null>();
+  layouts.set(first.context, known);
+  const key = JSON.stringify([
+    hoop.id,
+    area,
+    parts.map(({ context, copies }) => [context.line.id, context.gap, copies])
+  ]);
+  let placements = known.get(key);
+  if (placements === undefined) {
+    placements = layOutMixed(
+      outlines.map((outline, at) => ({ outline, count: parts[at]?.copies ?? 0 })),
+      area,
+      Math.max(...parts.map(({ context }) => context.gap)),
+      turnsOf(parts, hoop)
+    );
+    known.set(key, placements);
+  }
   return placements && { placements, outlines, area };
 }
+
+/** What was laid out already, by the first of the lines: a search for the best way asks for the same again and again. */
+const layouts = new WeakMap<LineContext, Map<string, Placement[] | null>>();
 
 /** Ways round that every item may lie. */
 function turnsOf(parts: readonly SharedPart[], hoop: Hoop): Turn[] {

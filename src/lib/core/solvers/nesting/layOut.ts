@@ -77,19 +77,30 @@ export function layOutMixed(
 ): Placement[] | null {
   const wanted = parts.reduce((sum, { count }) => sum + count, 0);
   const all = parts.map((each, part) => ({ ...each, part }));
+  const needs = parts.reduce((sum, { outline, count }) => sum + count * takesUp(outline, gap), 0);
+  if (needs > roomIn(area, gap)) return null;
   for (const apart of [gap, Math.max(0, gap - SLACK_MM)]) {
-    const placements = nest(all, area, apart, turns);
+    const placements = nest(all, area, apart, turns, true);
     if (placements.length === wanted) return placements;
   }
   return null;
 }
 
 /** The most copies whose area, with half the gap round each, the field could hold. */
-function byArea({ path, width, height }: CopyOutline, { minX, minY, maxX, maxY }: Area, gap: number): number {
+function byArea(outline: CopyOutline, area: Area, gap: number): number {
+  return Math.floor(roomIn(area, gap) / takesUp(outline, gap));
+}
+
+/** What a copy takes up at least, with half the gap round it, mm². */
+function takesUp({ path, width, height }: CopyOutline, gap: number): number {
   // Round each copy lies a rim of half the gap, at least as large as that of its own area as a circle.
   const rim = Math.sqrt(pathArea(path) * Math.PI) * gap + (Math.PI * gap * gap) / 4;
-  const least = Math.min(pathArea(path) + rim, (width + gap) * (height + gap));
-  return Math.floor(((maxX - minX + gap) * (maxY - minY + gap)) / least);
+  return Math.min(pathArea(path) + rim, (width + gap) * (height + gap));
+}
+
+/** Room in a field for copies with half the gap round each, mm². */
+function roomIn({ minX, minY, maxX, maxY }: Area, gap: number): number {
+  return (maxX - minX + gap) * (maxY - minY + gap);
 }
 
 function couldHoldMore(outline: CopyOutline, area: Area, gap: number, inRows: number): boolean {

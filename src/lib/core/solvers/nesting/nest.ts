@@ -32,9 +32,16 @@ export interface Nested {
  * Lays outlines into each other: each copy goes to the corner of what is still free that lies furthest to one side,
  * tried with several sides and turns (bottom-left filling with no-fit polygons).
  *
+ * @param isWhole only a layout with all copies is wanted: one is given up at the first that finds no place
  * @returns the layout that holds the most copies
  */
-export function nest(parts: readonly Nested[], area: Area, gap: number, turns: readonly Turn[]): Placement[] {
+export function nest(
+  parts: readonly Nested[],
+  area: Area,
+  gap: number,
+  turns: readonly Turn[],
+  isWhole = false
+): Placement[] {
   const shapes = shapesOf(parts, gap);
   const order = parts
     .map((part, at) => ({ ...part, at }))
@@ -43,7 +50,7 @@ export function nest(parts: readonly Nested[], area: Area, gap: number, turns: r
   let best: Placement[] = [];
   for (const allowed of turnSets(turns))
     for (const side of SIDES) {
-      const found = fill(order, area, allowed, side, shapes);
+      const found = fill(order, area, allowed, side, shapes, isWhole);
       if (found.length > best.length) best = found;
       if (best.length === order.length) return named(best, parts);
     }
@@ -103,7 +110,8 @@ function fill(
   area: Area,
   turns: readonly Turn[],
   side: (a: Point, b: Point) => number,
-  shapes: Shapes
+  shapes: Shapes,
+  isWhole: boolean
 ): Placement[] {
   const free = new Map<string, Region>();
   const kinds = [...new Set(order)].flatMap((part) =>
@@ -111,16 +119,18 @@ function fill(
   );
   for (const { part, turn, key } of kinds) free.set(key, innerFit(shapes.outline(part, turn), area));
   const done: Placement[] = [];
-  for (const part of order) {
+  for (const [index, part] of order.entries()) {
     let chosen: { at: Point; turn: Turn } | null = null;
     for (const turn of turns)
       for (const ring of free.get(`${part} ${turn}`) ?? [])
         for (const at of ring) if (!chosen || side(at, chosen.at) < 0) chosen = { at, turn };
+    if (!chosen && isWhole) return done;
     if (!chosen) continue;
     const [x, y] = chosen.at;
     done.push({ part, x, y, turn: chosen.turn, mirrored: false });
     const fixed = { part, turn: chosen.turn };
     for (const kind of kinds) {
+      if (!order.includes(kind.part, index + 1)) continue;
       const blocked = shapes
         .apart(fixed, kind)
         .map((ring) => ring.map(([px, py]): Point => [px + x, py + y]));

@@ -1,5 +1,6 @@
 import { openAfter } from './calendar';
 import type { JobTimes, Problem, ScheduleJob } from './problem';
+import { sharedOutSeconds } from './sharedOut';
 import { washOf } from './washes';
 import { handSeconds, machineSeconds, type Segment, tableSeconds } from './work';
 
@@ -39,12 +40,24 @@ export function lowerBound(problem: Problem): Bound {
     return weighted(rows, weights, people, shared) + idle(gaps, weights.slice(1));
   };
   const even = new Array<number>(stations.length + 1).fill(1);
-  const seconds = Math.max(chain, climb(value, even));
+  const seconds = Math.max(
+    chain,
+    climb(value, even),
+    sharedOutSeconds(problem, shared.hands, kindsGiven(problem))
+  );
   const worked = Math.max(
     openAfter(calendar.needle, start, seconds),
     ...jobs.map((_, at) => chainEnd(at, problem, false))
   );
   return { worked, finish: Math.max(worked, ...jobs.map((_, at) => chainEnd(at, problem, true))) };
+}
+
+/** Kinds that may need no set-up: a machine stands set up for them, or is left so by what ends with them. */
+function kindsGiven({ stations, jobs }: Pick<Problem, 'stations' | 'jobs'>): Set<string | null | undefined> {
+  return new Set([
+    ...stations.map(({ kind }) => kind),
+    ...jobs.map(({ kind, leaves, begun }) => (begun === null ? leaves : (leaves ?? kind)))
+  ]);
 }
 
 /** The best value found from some weights, one weight at a time made larger or smaller. */
@@ -82,13 +95,10 @@ function costsOf({ on, begun }: ScheduleJob): Costs {
 }
 
 /** Hands that no single hooping has for itself: set-ups, washing, what is on the table already. */
-function sharedHands({ jobs, stations, table }: Problem): { hands: number; setUps: (number | null)[][] } {
+function sharedHands(problem: Problem): { hands: number; setUps: (number | null)[][] } {
+  const { jobs, table } = problem;
   const kinds = new Map<string, (number | null)[]>();
-  // A machine may be set up for a kind already, or be left so by what ends with it.
-  const given = new Set([
-    ...stations.map(({ kind }) => kind),
-    ...jobs.map(({ kind, leaves, begun }) => (begun === null ? leaves : (leaves ?? kind)))
-  ]);
+  const given = kindsGiven(problem);
   for (const { kind, on } of jobs) {
     if (given.has(kind)) continue;
     const before = kinds.get(kind);
