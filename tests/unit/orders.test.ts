@@ -2,7 +2,6 @@ import { expect } from 'chai';
 import { newLine, piecesToStitch } from '$lib/core/documents/order';
 import { type BatchPlan, planBatch, sayTime, wallTimeAt } from '$lib/core/ordering/day';
 import { secondsBetween } from '$lib/core/ordering/day/wallTime';
-import { traceHoop } from '$lib/core/ordering/copies';
 import { LineContext, stationsOf } from '$lib/core/ordering/hoopings';
 import { split } from '$lib/core/ordering/hoopings/compose';
 import { compareWays } from '$lib/core/ordering/hoopings/ways';
@@ -14,7 +13,6 @@ const EACH = 26.25 * 60;
 /** What a hooping loses to starting and halting, s. */
 const OVERHEAD = 4;
 const copies = (plan: BatchPlan): number[] => plan.hoopings.map((each) => each.copies).sort((a, b) => b - a);
-const NO_AREA = { minX: 0, minY: 0, maxX: 0, maxY: 0 };
 const onStation = (plan: BatchPlan): number[] =>
   plan.stations
     .map(({ id }) =>

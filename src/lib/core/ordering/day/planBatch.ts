@@ -1,14 +1,9 @@
 import type { Order } from '$lib/core/documents/order';
 import { paceOf, type Shop } from '$lib/core/documents/shop';
 import {
-  compose,
   type ComposedHooping,
   type Composition,
-  COMPOSITIONS,
-  inRounds,
   LineContext,
-  mostRounds,
-  type Rounds,
   type StationOf,
   stationsOf
 } from '$lib/core/ordering/hoopings';
@@ -33,6 +28,7 @@ import { compareHoops } from './hoopChoice';
 import { beganJob, precedence, scheduleJobOf } from './jobs';
 import { type Begun, copiesOf, inHoop, NOTHING_DONE, type Progress } from './progress';
 import { HoopSharing } from './shareHoops';
+import { sharesOf } from './sharesOf';
 import { secondsBetween } from './wallTime';
 import type { BatchInput, LinePlan, Candidate } from './linePlan';
 
@@ -60,8 +56,6 @@ const SPOOL_M = 1000;
 const EAGER = 0.4;
 /** A hooping saved is worth as much as this, in the seconds of a schedule: its stabiliser, and hands that are free meanwhile. */
 const SAVED_HOOPING = 900;
-/** Numbers of full rounds tried on each machine. */
-const MOST_ROUNDS = 5;
 /** Schedules worked out to compare the ways of sharing copies out. */
 const QUICK_ROUNDS = 160;
 
@@ -110,57 +104,50 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
     return [];
   });
   const due = order.due === null ? null : secondsBetween(order.from, order.due);
-  let best: Candidate | undefined;
-  const seen = new Set<string>();
   const sharing = new HoopSharing(lines, stations, shop, input.groupOf ?? (() => ''));
-  const ways = waysToShare(lines, shop, stations).flatMap(({ composition, rounds }) => {
-    const apart = lines.flatMap((line) => hoopingsOf(composition, line, shop, stations, rounds));
-    return [apart, sharing.share(apart)].map((hoopings) => ({ composition, hoopings: [...hoopings] }));
-  });
-  for (const { composition, hoopings } of ways) {
-    const key = JSON.stringify(hoopings);
-    if (seen.has(key) || (best && options.stop?.())) continue;
-    seen.add(key);
+  let best: Candidate | undefined;
+  /** The best of those that leave items apart: a shared hoop must not make another order late. */
+  let apart: Candidate | undefined;
+  for (const { composition, hoopings } of sharesOf(lines, shop, stations, sharing)) {
+    if (best && options.stop?.()) break;
     const tried = schedule(composition, hoopings, lines, stations, input, { rounds: QUICK_ROUNDS });
-    if (!best || costOf(tried, due) < costOf(best, due)) {
-      best = tried;
-      options.onBetter?.(describe(tried, lines, stations, input, problems));
-    }
+    if (savedBy(tried) === 0 && (!apart || costOf(tried, due) < costOf(apart, due))) apart = tried;
+    if (best && costOf(tried, due) >= costOf(best, due)) continue;
+    best = tried;
+    options.onBetter?.(describe(tried, lines, stations, input, problems));
   }
   if (!best) throw new RangeError('A plan needs a machine.');
-  const chosen = best;
-  const { found } = schedule(chosen.composition, chosen.hoopings, lines, stations, input, {
-    ...(options.rounds !== undefined && { rounds: options.rounds }),
-    ...(options.stop && { stop: options.stop }),
-    ...(options.onBetter && {
-      onBetter: (decisions, made) => {
-        if (worth(made) >= worth(chosen.found.schedule)) return;
-        const better = decode(chosen.problem, decisions, true);
-        options.onBetter?.(
-          describe(
-            { ...chosen, found: { ...chosen.found, schedule: better } },
-            lines,
-            stations,
-            input,
-            problems
-          )
-        );
-      }
-    })
-  });
-  const quickest = worth(found.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found } : chosen;
-  const preferredOne = options.prefer ? preferred(quickest, options.prefer) : quickest;
-  const { problem, found: end } = preferredOne;
-  const last = {
-    ...preferredOne,
-    found: { ...end, bound: tightened(problem, end.schedule, end.bound) }
-  };
+  const { prefer } = options;
+  const last = prefer
+    ? [best, ...(apart && apart !== best ? [apart] : [])]
+        .map((each) => preferred(searched(each), prefer))
+        .reduce((a, b) => (b.cost < a.cost ? b : a)).candidate
+    : searched(best);
+  const { problem, found } = last;
+  const end = { ...last, found: { ...found, bound: tightened(problem, found.schedule, found.bound) } };
   return {
-    plan: describe(last, lines, stations, input, problems),
+    plan: describe(end, lines, stations, input, problems),
     problem,
-    decisions: last.found.decisions,
-    linesOf: linesOf(last)
+    decisions: found.decisions,
+    linesOf: linesOf(end)
   };
+
+  /** The same hoopings, looked at for longer. */
+  function searched(chosen: Candidate): Candidate {
+    const { composition, hoopings } = chosen;
+    const { found: longer } = schedule(composition, hoopings, lines, stations, input, {
+      ...(options.rounds !== undefined && { rounds: options.rounds }),
+      ...(options.stop && { stop: options.stop }),
+      ...(options.onBetter && {
+        onBetter: (decisions, made) => {
+          if (worth(made) >= worth(chosen.found.schedule)) return;
+          const better = { ...chosen.found, schedule: decode(chosen.problem, decisions, true) };
+          options.onBetter?.(describe({ ...chosen, found: better }, lines, stations, input, problems));
+        }
+      })
+    });
+    return worth(longer.schedule) <= worth(chosen.found.schedule) ? { ...chosen, found: longer } : chosen;
+  }
 }
 
 /**
@@ -168,8 +155,14 @@ export function planned(input: BatchInput, options: BatchOptions = {}): Planned 
  * unless the order is late by it.
  */
 function costOf({ found: { schedule }, hoopings }: Candidate, due: number | null): number {
-  const saved = hoopings.reduce((sum, { and = [] }) => sum + and.length, 0);
-  return worth(schedule) - (due !== null && schedule.finish > due ? 0 : SAVED_HOOPING * saved);
+  return (
+    worth(schedule) - (due !== null && schedule.finish > due ? 0 : SAVED_HOOPING * savedBy({ hoopings }))
+  );
+}
+
+/** Hoopings that shared hoops save. */
+function savedBy({ hoopings }: Pick<Candidate, 'hoopings'>): number {
+  return hoopings.reduce((sum, { and = [] }) => sum + and.length, 0);
 }
 
 function linesOf({ begun, hoopings }: Pick<Candidate, 'begun' | 'hoopings'>): string[][] {
@@ -181,7 +174,10 @@ function linesOf({ begun, hoopings }: Pick<Candidate, 'begun' | 'hoopings'>): st
 }
 
 /** The same queues with the lines that go first in front, where that costs less; hands wait more or less readily. */
-function preferred(candidate: Candidate, { rank, cost, fixed = false }: Preference): Candidate {
+function preferred(
+  candidate: Candidate,
+  { rank, cost, fixed = false }: Preference
+): { candidate: Candidate; cost: number } {
   const { problem, found } = candidate;
   const lines = linesOf(candidate);
   const { queues } = found.decisions;
@@ -201,36 +197,9 @@ function preferred(candidate: Candidate, { rank, cost, fixed = false }: Preferen
     return { decisions, schedule, cost: cost(doneByLine(problem, lines, schedule), schedule) };
   });
   const [best] = costs.toSorted((a, b) => a.cost - b.cost);
-  return best ? { ...candidate, found: { ...found, ...best } } : candidate;
-}
-
-/** Ways to share the copies out over the machines; what one machine would leave idle is tried on every other. */
-function waysToShare(
-  lines: readonly LinePlan[],
-  shop: Shop,
-  stations: readonly StationOf[]
-): { composition: Composition; rounds?: Rounds }[] {
-  const several = stations.length > 1;
-  const plain = COMPOSITIONS.filter((how) => how !== 'rounds' && (how !== 'shared' || several));
-  const most = (station: number): number =>
-    Math.max(
-      0,
-      ...lines.map(({ context, hoop, copies, gone }) =>
-        mostRounds(
-          { context, stage: 0, hoop, hoops: shop.hoops, stations, copies: copies - (gone[0] ?? 0) },
-          station
-        )
-      )
-    );
-  const rounds = several
-    ? stations.flatMap((_, station) =>
-        Array.from({ length: Math.min(MOST_ROUNDS, most(station)) }, (__, at) => ({
-          composition: 'rounds' as const,
-          rounds: { station, count: most(station) - at }
-        }))
-      )
-    : [];
-  return [...plain.map((composition) => ({ composition })), ...rounds];
+  const saved = SAVED_HOOPING * savedBy(candidate);
+  if (!best) return { candidate, cost: Infinity };
+  return { candidate: { ...candidate, found: { ...found, ...best } }, cost: best.cost - saved };
 }
 
 function linePlan(
@@ -264,35 +233,6 @@ function linePlan(
     (_, stage) => through(progress.done, stage) + through(begun, stage)
   );
   return { context, hoop, options, copies, gone, done: through(progress.done, stages - 1) };
-}
-
-function hoopingsOf(
-  composition: Composition,
-  { context, hoop, copies, gone }: LinePlan,
-  { hoops }: Shop,
-  stations: readonly StationOf[],
-  rounds?: Rounds
-): ComposedHooping[] {
-  return gone.flatMap((begun, stage) => {
-    const input = { context, stage, hoop, hoops, stations };
-    const own = rounds ? inRounds({ ...input, copies: Math.max(0, copies - begun) }, rounds) : [];
-    if (own.length > 0) return own;
-    const how = composition === 'rounds' ? 'full' : composition;
-    return context.line.repeats
-      ? withoutFirst(compose(how, { ...input, copies }), begun)
-      : compose(how, { ...input, copies: Math.max(0, copies - begun) });
-  });
-}
-
-/** Hoopings of one cloth after another, without those that are through or under way. */
-function withoutFirst(hoopings: readonly ComposedHooping[], begun: number): ComposedHooping[] {
-  let count = 0;
-  const first = hoopings.findIndex(({ copies }) => (count += copies) > begun);
-  if (first < 0) return [];
-  return hoopings.slice(first).map((each) => ({
-    ...each,
-    follows: each.follows === null || each.follows < first ? null : each.follows - first
-  }));
 }
 
 function schedule(

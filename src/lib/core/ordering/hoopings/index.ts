@@ -15,7 +15,6 @@ export {
   canShare,
   hoopedWith,
   LEAVE_ON,
-  type SharedLayout,
   type SharedPart,
   sharedLayout,
   sharedSteps,
