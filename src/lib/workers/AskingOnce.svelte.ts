@@ -1,7 +1,7 @@
 import type { BatchInput } from '$lib/core/ordering/day';
 import type { Promised, Spread } from '$lib/core/ordering/promise';
 import type { StashEntry } from '$lib/core/documents/stash';
-import type { WeekInput } from '$lib/core/ordering/week';
+import type { Raised, WeekInput } from '$lib/core/ordering/week';
 import { wrap } from 'comlink';
 import { batchWorker, type BatchWorker, type WeekAnswer } from './batchWorker';
 import { type Course, Following } from './Following.svelte';
@@ -51,5 +51,15 @@ export class WeekPlanning extends AskingOnce<WeekAsked, WeekAnswer> {
     { input, spread, stash = [] }: WeekAsked
   ): Promise<WeekAnswer | null> {
     return worker.week(input, spread, stash);
+  }
+}
+
+/** What would bring one order of the week forward. */
+export class WeekRaising extends AskingOnce<{ input: WeekInput; spread: Spread; orderId: string }, Raised[]> {
+  protected ask(
+    worker: ReturnType<typeof wrap<BatchWorker>>,
+    { input, spread, orderId }: { input: WeekInput; spread: Spread; orderId: string }
+  ): Promise<Raised[]> {
+    return worker.raises(input, spread, orderId);
   }
 }

@@ -3,6 +3,8 @@ import { type Promised, promiseOf, type Spread } from '$lib/core/ordering/promis
 import type { StashEntry } from '$lib/core/documents/stash';
 import {
   planWeek,
+  type Raised,
+  raisesOf,
   type Reserved,
   reservedByOrder,
   type WeekInput,
@@ -19,7 +21,8 @@ const worker = {
   week: (input: WeekInput, spread: Spread, stash: readonly StashEntry[]): WeekAnswer | null => {
     const made = planWeek(input, spread);
     return made && { ...made, reserved: reservedByOrder(input, made.plan, stash) };
-  }
+  },
+  raises: (input: WeekInput, spread: Spread, orderId: string): Raised[] => raisesOf(input, spread, orderId)
 };
 export type BatchWorker = typeof worker;
 

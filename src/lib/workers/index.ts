@@ -1,4 +1,4 @@
-export { Promising, WeekPlanning } from './AskingOnce.svelte';
+export { Promising, WeekPlanning, WeekRaising } from './AskingOnce.svelte';
 export { BatchPlanning } from './BatchPlanning.svelte';
 export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';

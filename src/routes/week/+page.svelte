@@ -3,8 +3,8 @@
   import { formatMinutes } from '$lib/core/base/units';
   import { sayTime, secondsBetween } from '$lib/core/ordering/day';
   import { spreadOf } from '$lib/core/ordering/promise';
-  import { handTasks, keptWeek, moved, orderOfLine } from '$lib/core/ordering/week';
-  import { changeShop, freshId, keepWeek, live, newOrder, weekTable } from '$lib/data';
+  import { handTasks, keptWeek, moved, orderOfLine, type Raise, withHours } from '$lib/core/ordering/week';
+  import { changeOrder, changeShop, freshId, keepWeek, live, newOrder, weekTable } from '$lib/data';
   import { reservedCsv, scheduleCsv, scheduleIcs } from '$lib/files';
   import DayChart from '$lib/ui/day/DayChart.svelte';
   import { dayScenes } from '$lib/ui/day/layout';
@@ -19,6 +19,7 @@
   import UndoBar from '../UndoBar.svelte';
   import AskPromise from './AskPromise.svelte';
   import MovedPanel from './MovedPanel.svelte';
+  import RaisesPanel from './RaisesPanel.svelte';
   import ReservedTable from './ReservedTable.svelte';
   import RoomDialog from './RoomDialog.svelte';
 
@@ -72,6 +73,19 @@
     const name = table.value?.shelf.find(({ id }) => id === itemId)?.name ?? 'An item';
     const words = count === 1 ? name : `${count} × ${name}`;
     await newOrder(freshId(), words, from, new Date().toISOString(), { itemId, count, spare: false });
+  }
+  /** The order whose chance is to be raised. */
+  let asked = $state<string | null>(null);
+  /** An order as sure as this needs no help. */
+  const SURE = 0.95;
+  function take(raise: Raise): void {
+    if (raise.do === 'leave')
+      void keepEdit(
+        changeOrder(raise.orderId, (order) => ({ ...order, from: raise.from })),
+        `“${nameOf(raise.orderId)}” waits.`
+      );
+    else if (raise.do === 'hours')
+      void keepEdit(changeShop((shop) => withHours(shop, raise), 'the hours of the workroom'));
   }
   let chosen = $state<string | null>(null);
   const picked = $derived(week?.plan.hoopings.find(({ id }) => id === chosen));
@@ -177,14 +191,24 @@
                 >planned {sayTime(from, finish)}{due === null ? '' : `, due ${sayTime(from, due)}`}</span
               ></span
             >
-            <span class="text-right">
-              {#if chance !== null}<span
-                  class="head text-xl {chance < 0.5
-                    ? 'text-hands'
-                    : chance < 0.8
-                      ? 'text-warn'
-                      : 'text-needle'}">{percent(chance)}</span
-                ><br /><span class="text-sm text-soft">in time</span>
+            <span class="flex items-center gap-4 text-right">
+              {#if chance !== null}
+                {#if chance < SURE}<button
+                    type="button"
+                    class="button"
+                    aria-pressed={asked === orderId}
+                    aria-label="What would help {name}?"
+                    onclick={() => (asked = orderId)}>What would help?</button
+                  >{/if}
+                <span
+                  ><span
+                    class="head text-xl {chance < 0.5
+                      ? 'text-hands'
+                      : chance < 0.8
+                        ? 'text-warn'
+                        : 'text-needle'}">{percent(chance)}</span
+                  ><br /><span class="text-sm text-soft">in time</span></span
+                >
               {:else if fourInFive !== null}<span class="text-soft"
                   >{sayTime(from, fourInFive)},<br />four times in five</span
                 >{/if}
@@ -192,6 +216,16 @@
           </li>
         {/each}
       </ul>
+      {#if asked && orders.has(asked) && table.value && spread}
+        <RaisesPanel
+          input={table.value.input}
+          {spread}
+          order={{ id: asked, name: nameOf(asked) }}
+          {nameOf}
+          ontake={take}
+          onclose={() => (asked = null)}
+        />
+      {/if}
       {@render ask()}
     </section>
   </div>
