@@ -31,6 +31,13 @@ test('two orders as one week: what can be promised, a day that is lost, what mov
   await told.getByRole('button', { name: 'Seen' }).click();
   await expect(told).toBeHidden();
 
+  // What would help it is tried with the whole week.
+  await page.getByRole('button', { name: 'What would help Gala weekend stall?' }).click();
+  const help = page.getByRole('region', { name: 'What would help Gala weekend stall' });
+  await expect(help.getByText('Trying each with the whole week.')).toHaveCount(0, { timeout: 60_000 });
+  await expect(help.getByText(/four times in five|Nothing tried brings it forward/).first()).toBeVisible();
+  await help.getByRole('button', { name: 'Close' }).click();
+
   // The next working day is lost.
   await page.getByRole('button', { name: 'Hours, days off' }).click();
   const dialog = page.getByRole('dialog');

@@ -42,7 +42,7 @@ describe('the week: what would bring an order forward', () => {
     const chances = found.map(({ chance }) => chance);
     expect(chances).to.deep.equal(chances.toSorted((a, b) => b - a));
     for (const { raise, chance } of found) {
-      expect(chance).to.be.above(before);
+      expect(chance).to.be.at.least(before);
       // What is said is what comes out when it is done.
       expect(chanceOf(raised(input, raise), 'gala')).to.be.closeTo(chance, 1e-9);
     }
@@ -60,7 +60,7 @@ describe('the week: what would bring an order forward', () => {
       }
     });
     const hours = raisesOf(long, STEADY, 'gala').flatMap(({ raise }) => (raise.do === 'hours' ? raise : []));
-    // Friday until 19:00, Saturday until 14:00; Monday is a day off, and on Tuesday all is over at noon.
+    // Friday until 19:00, Saturday until 14:00; Monday is a day off, and on Tuesday it is due at noon.
     expect(hours.map(({ day, to }) => [day, to])).to.have.deep.members([
       ['2026-11-27', 1140],
       ['2026-11-28', 840]

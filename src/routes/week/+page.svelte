@@ -47,7 +47,8 @@
           const hooping = week.plan.hoopings.find((each) => each.id === id);
           if (!hooping) return [''];
           const order = nameOf(orderOfLine(hooping.lineId));
-          return [`${hooping.name}, ${order}`, hooping.name, hooping.name.split(' ').at(-1) ?? ''];
+          const both = order.includes(hooping.name) ? order : `${hooping.name}, ${order}`;
+          return [both, hooping.name, hooping.name.split(' ').at(-1) ?? ''];
         })
       : []
   );

@@ -22,8 +22,9 @@ export interface Raised {
 /** Days on which an hour more is tried, and other orders that could be left for later. */
 const MOST_DAYS = 3;
 const MOST_ORDERS = 4;
-/** A way that raises the chance by less is not told. */
+/** A way that raises the chance by less, and ends it hardly sooner, s, is not told. */
 const WORTH_TELLING = 0.02;
+const WORTH_TELLING_S = 900;
 const ROUNDS = 200;
 const HOUR_MIN = 60;
 const DAY_S = 86_400;
@@ -43,14 +44,15 @@ export function raisesOf(input: WeekInput, spread: Spread, orderId: string): Rai
   const told = (of: WeekInput): WeekOrder | undefined =>
     planWeek(of, spread, ROUNDS)?.orders.find((each) => each.orderId === orderId);
   const due = input.orders.find(({ order }) => order.id === orderId)?.order.due ?? null;
-  const now = told(input)?.chance ?? null;
-  if (due === null || now === null) return [];
+  const now = told(input);
+  if (due === null || !now || now.chance === null || now.fourInFive === null) return [];
+  const { chance: chanceNow, fourInFive: endNow } = now;
   return possible(input, orderId, due)
     .flatMap((raise): Raised[] => {
       const { chance = null, fourInFive = null } = told(raised(input, raise)) ?? {};
-      return chance !== null && fourInFive !== null && chance - now > WORTH_TELLING
-        ? [{ raise, chance, fourInFive }]
-        : [];
+      if (chance === null || fourInFive === null) return [];
+      const helps = chance - chanceNow > WORTH_TELLING || endNow - fourInFive > WORTH_TELLING_S;
+      return helps ? [{ raise, chance, fourInFive }] : [];
     })
     .sort((a, b) => b.chance - a.chance || a.fourInFive - b.fourInFive);
 }
