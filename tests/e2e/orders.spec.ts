@@ -202,6 +202,10 @@ test('two items share a hoop: one run leaves it on, the next goes on in it, and 
   // The tabs came off with it and are finished now.
   await expect(page.getByRole('heading', { level: 1, name: 'Badger luggage tab, 2 copies' })).toBeVisible();
   await expect(page.getByText(/^step 2\d of/)).toBeVisible();
+  // It was paused meanwhile.
+  await expect(page.getByText('Paused', { exact: true })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Paused', { exact: true })).toHaveCount(0);
   await untilHeading(page, 'That was the last step.');
   await page.keyboard.press('Space');
   await expect(page).toHaveURL(/\/orders\/.*tab=day/);

@@ -291,20 +291,20 @@ export async function prepareHooping(
 /**
  * The run of the next item in a shared hoop: the one that is open, or one made ready now.
  *
- * @returns its id; undefined where the hoop holds nothing more, or an item of it is gone
+ * @returns its id; null where it is over already, undefined where an item of the hoop is gone
  */
 export async function nextInHoop(
   { order: own }: Pick<RunHead, 'order'>,
   id: string,
   at: number,
   client: string
-): Promise<string | undefined> {
+): Promise<string | null | undefined> {
   const part = own?.shared?.parts[own.shared.at + 1];
-  if (!own?.shared || !part) return undefined;
+  if (!own?.shared || !part) return null;
   const { shared } = own;
   const runs = await inSameHoop(own.orderId, shared.id);
-  const known = runs.find(({ order }) => order?.shared?.at === shared.at + 1);
-  if (known) return known.id;
+  const next = runs.filter(({ order }) => order?.shared?.at === shared.at + 1);
+  if (next.length > 0) return next.find(({ finishedAt }) => finishedAt === null)?.id ?? null;
   const table = await orderTable(own.orderId);
   const name = table?.input.items.find(({ item }) => item.id === part.itemId)?.item.name;
   if (!table || name === undefined) return undefined;

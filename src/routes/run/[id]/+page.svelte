@@ -115,11 +115,14 @@
     if (left !== undefined) return goto(`/run/${left}`);
     await goto(over.order ? `/orders/${over.order.orderId}?tab=day` : `/log/${over.id}`);
   }
-  /** The hoop stays on: the run of its next item. */
+  /** The hoop stays on: the run of its next item. This one waits for it, so that no time of hands is counted. */
   async function goOnInHoop(from: RunHead): Promise<void> {
     const next = await nextInHoop(from, freshId(), Date.now(), clientId());
-    if (next !== undefined) await goto(`/run/${next}`);
-    else toast.error('What is to be stitched next in this hoop is gone from the order.');
+    if (next) {
+      await appendEvent(from.id, { type: 'pause', stepId: null }, Date.now(), clientId());
+      await goto(`/run/${next}`);
+    } else if (next === undefined)
+      toast.error('What is to be stitched next in this hoop is gone from the order.');
   }
 
   /**

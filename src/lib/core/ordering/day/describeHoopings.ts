@@ -1,4 +1,5 @@
 import type { OrderLine } from '$lib/core/documents/order';
+import { type HoopFinding, traceHoop } from '$lib/core/ordering/copies';
 import { type SharedPart, sharedLayout, shareOver, type StationOf } from '$lib/core/ordering/hoopings';
 import type { ScheduleTask, Span } from '$lib/core/solvers/schedule';
 import type { HoopShared, PlannedHooping } from './batchPlan';
@@ -100,9 +101,31 @@ export function hoopingsOf(
     const placements = shared.placements
       .filter(({ part }) => part === own.part)
       .map((place) => ({ ...place, part: 0 }));
-    return { ...hooping, placements, pitch: null, findings: [], shared };
+    return {
+      ...hooping,
+      placements,
+      pitch: null,
+      findings: findingsIn(shared, hooping, lines, input),
+      shared
+    };
   });
 }
+
+/** What a trace of all items of a hoop would show. */
+function findingsIn(
+  { parts, outlines, placements }: HoopShared,
+  { area }: Pick<PlannedHooping, 'area'>,
+  lines: readonly LinePlan[],
+  { shop }: BatchInput
+): HoopFinding[] {
+  const gaps = lines.flatMap(({ context: { line, gap } }) =>
+    parts.some(({ lineId }) => lineId === line.id) ? gap : []
+  );
+  return traceHoop(outlines, placements, area, Math.max(0, ...gaps) - CLOSE_MM, shop.unit);
+}
+
+/** So much nearer than the gap copies are laid where they would not find room else, mm. */
+const CLOSE_MM = 0.4;
 
 /** When some copies are loaded, stitched and finished, and on which machine. */
 function spanOf(

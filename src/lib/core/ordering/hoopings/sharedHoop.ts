@@ -95,7 +95,8 @@ export function sharedLayout(
     placements = layOutMixed(
       outlines.map((outline, at) => ({ outline, count: parts[at]?.copies ?? 0 })),
       area,
-      Math.max(...parts.map(({ context }) => context.gap)),
+      // A piece of one item must not reach under the stitches of another.
+      Math.max(...parts.map(({ context }) => context.gap), ...outlines.map(({ reach }) => reach)),
       turnsOf(parts, hoop)
     );
     known.set(key, placements);
