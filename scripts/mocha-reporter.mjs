@@ -6,7 +6,10 @@ export default class CountingReporter extends mocha.reporters.Spec {
   constructor(runner, options) {
     super(runner, options);
     runner.once(mocha.Runner.constants.EVENT_RUN_END, () => {
-      writeFileSync('test-results/unit.json', JSON.stringify({ stats: this.stats }));
+      writeFileSync(
+        `test-results/${process.env.UNIT_REPORT ?? 'unit.json'}`,
+        JSON.stringify({ stats: this.stats })
+      );
     });
   }
 }

@@ -3,7 +3,7 @@
  * tests on that build. Everything runs even when something fails; the last line counts tests and checks together.
  */
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { installChromium, installPackages, root, run } from './lib.mjs';
 
 installPackages();
@@ -16,10 +16,10 @@ let failed = 0;
 const began = Date.now();
 
 /** Runs a command to its end; what it says is kept together. */
-function finished(name, command, args) {
+function finished(name, command, args, env = {}) {
   const from = Date.now();
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, FORCE_COLOR: '0' } });
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env, FORCE_COLOR: '0' } });
     let said = '';
     child.stdout.on('data', (part) => (said += part));
     child.stderr.on('data', (part) => (said += part));
@@ -45,6 +45,20 @@ function counted(code, report, count) {
   if ((code !== 0 && counts.failed === 0) || (code === 0 && counts.passed === 0)) failed++;
 }
 
+/** Every second file of unit tests: two halves take turns with the other checks, so that neither lane waits for long. */
+const unitTests = (half) => async () => {
+  const report = `unit-${half + 1}.json`;
+  const files = readdirSync(`${root}tests/unit`)
+    .filter((name) => name.endsWith('.test.ts'))
+    .filter((_, at) => at % 2 === half)
+    .map((name) => `tests/unit/${name}`);
+  const { import: loader, timeout } = JSON.parse(readFileSync(`${root}.mocharc.json`, 'utf8'));
+  const how = ['--no-config', '--import', loader, '--timeout', String(timeout)];
+  const args = ['mocha', ...how, '--reporter', 'scripts/mocha-reporter.mjs', ...files];
+  const code = await finished(`Unit tests, half ${half + 1}`, 'npx', args, { UNIT_REPORT: report });
+  counted(code, report, ({ stats }) => ({ passed: stats.passes, failed: stats.failures }));
+};
+
 /** Works through tasks, so many at a time. */
 async function sideBySide(tasks, lanes) {
   const left = [...tasks];
@@ -62,12 +76,8 @@ await sideBySide(
       built = (await finished('Build', 'npx', ['vite', 'build', '--logLevel', 'warn'])) === 0;
       if (!built) failed++;
     },
-    async () =>
-      counted(
-        await finished('Unit tests', 'npx', ['mocha', '--reporter', 'scripts/mocha-reporter.mjs']),
-        'unit.json',
-        ({ stats }) => ({ passed: stats.passes, failed: stats.failures })
-      ),
+    unitTests(0),
+    unitTests(1),
     check('Types', 'npx', ['svelte-check', '--fail-on-warnings']),
     check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
     check('Unused', 'npx', ['knip', '--no-progress']),

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { type JobTimes, searchSchedule, type TableWork } from '$lib/core/solvers/schedule';
+import { lowerBound } from '$lib/core/solvers/schedule/bound';
 import { sharedOutSeconds } from '$lib/core/solvers/schedule/sharedOut';
 import { hands, job, jobTimes, needle, problemOf, randomOrder, station } from './support/randomOrders';
 
@@ -55,6 +56,13 @@ describe('schedule: the bound of hoopings that are given to one machine each', (
     // The other goes on the second machine: loading it is all that comes before.
     expect(sharedOutSeconds(begun, 0, NONE)).to.be.closeTo(20 + 120 + 3580 + 80, 1e-6);
     expect(sharedOutSeconds(begun, 50_000, NONE)).to.be.above(50_000);
+  });
+
+  it('what is under way needs no set-up more, so that the bound is the end of it', () => {
+    const times = jobTimes({ segments: [hands(20), needle(1000)], off: 50, setUp: 500 });
+    const one = problemOf([job('a', [times], { kind: 'one', begun: 0 })], machines(1));
+    expect(lowerBound(one).worked).to.equal(1070);
+    expect(searchSchedule(one, { rounds: 10 }).schedule.worked).to.equal(1070);
   });
 
   it('says nothing where there are too many ways, or nothing to stitch', () => {
