@@ -55,7 +55,7 @@ const SPOOL_M = 1000;
 /** How much sooner hands take up a line that goes before another. */
 const EAGER = 0.4;
 /** A hooping saved is worth as much as this, in the seconds of a schedule: its stabiliser, and hands that are free meanwhile. */
-const SAVED_HOOPING = 900;
+const SAVED_HOOPING = 1800;
 /** Schedules worked out to compare the ways of sharing copies out. */
 const QUICK_ROUNDS = 160;
 
