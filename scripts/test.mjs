@@ -53,7 +53,7 @@ const unitTests = (half) => async () => {
     .filter((_, at) => at % 2 === half)
     .map((name) => `tests/unit/${name}`);
   const { import: loader, timeout } = JSON.parse(readFileSync(`${root}.mocharc.json`, 'utf8'));
-  const how = ['--no-config', '--import', loader, '--timeout', String(timeout)];
+  const how = ['--no-config', `--import=${loader}`, '--timeout', String(timeout)];
   const args = ['mocha', ...how, '--reporter', 'scripts/mocha-reporter.mjs', ...files];
   const code = await finished(`Unit tests, half ${half + 1}`, 'npx', args, { UNIT_REPORT: report });
   counted(code, report, ({ stats }) => ({ passed: stats.passes, failed: stats.failures }));

@@ -1,3 +1,3 @@
 export { drawnProblem } from './draw';
-export { chanceOf, type Promised, promiseOf, quantile } from './promise';
+export { chanceOf, type Promised, promiseOf, quantile, withBobbinsWound, withSecondHoops } from './promise';
 export { type Spread, spreadOf } from './spread';

@@ -1,5 +1,6 @@
 import { copiesOf, type BatchInput, planned, type Planned } from '$lib/core/ordering/day';
 import type { Order } from '$lib/core/documents/order';
+import type { Shop } from '$lib/core/documents/shop';
 import { drawFinishes } from './draw';
 import type { Spread } from './spread';
 
@@ -103,16 +104,20 @@ export function chanceOf(sorted: readonly number[], due: number): number {
   return sorted.filter((finish) => finish <= due).length / Math.max(1, sorted.length);
 }
 
+/** A shop with one more of each hoop. */
+export function withSecondHoops(shop: Shop): Shop {
+  return { ...shop, hoops: shop.hoops.map((hoop) => ({ ...hoop, count: (hoop.count ?? 1) + 1 })) };
+}
+
+/** A shop where every bobbin lies wound: changing one takes half the time. */
+export function withBobbinsWound(shop: Shop): Shop {
+  return { ...shop, hands: { ...shop.hands, bobbin: shop.hands.bobbin / 2 } };
+}
+
 const RAISES: readonly Raise[] = [
   {
     words: 'A second hoop of each size, loaded while the first is stitched',
-    change: (input) => ({
-      ...input,
-      shop: {
-        ...input.shop,
-        hoops: input.shop.hoops.map((hoop) => ({ ...hoop, count: (hoop.count ?? 1) + 1 }))
-      }
-    })
+    change: (input) => ({ ...input, shop: withSecondHoops(input.shop) })
   },
   {
     words: 'An hour more at the bench every day',
@@ -128,10 +133,7 @@ const RAISES: readonly Raise[] = [
   },
   {
     words: 'Every bobbin wound beforehand',
-    change: ({ shop, ...rest }) => ({
-      ...rest,
-      shop: { ...shop, hands: { ...shop.hands, bobbin: shop.hands.bobbin / 2 } }
-    })
+    change: (input) => ({ ...input, shop: withBobbinsWound(input.shop) })
   },
   {
     words: 'Every machine of the shop, not only those of the order',

@@ -1,6 +1,7 @@
 import type { Shop } from '$lib/core/documents/shop';
 import { wallTimeAt, weekdayOf } from '$lib/core/ordering/day';
-import type { Spread } from '$lib/core/ordering/promise';
+import { type Spread, withBobbinsWound, withSecondHoops } from '$lib/core/ordering/promise';
+import { DAY_S } from '$lib/core/solvers/schedule';
 import { planWeek, type WeekInput, type WeekOrder } from './planWeek';
 
 /** Something that would bring an order of the week forward. */
@@ -27,7 +28,6 @@ const WORTH_TELLING = 0.02;
 const WORTH_TELLING_S = 900;
 const ROUNDS = 200;
 const HOUR_MIN = 60;
-const DAY_S = 86_400;
 /** Days looked through for the next on which the workroom is open. */
 const DAYS_AHEAD = 60;
 
@@ -73,11 +73,7 @@ export function raised(input: WeekInput, raise: Raise): WeekInput {
   }
   if (raise.do === 'help') return { ...input, room: { ...room, people: room.people + 1 } };
   if (raise.do === 'hours') return { ...input, shop: withHours(shop, raise) };
-  if (raise.do === 'hoops') {
-    const hoops = shop.hoops.map((hoop) => ({ ...hoop, count: (hoop.count ?? 1) + 1 }));
-    return { ...input, shop: { ...shop, hoops } };
-  }
-  return { ...input, shop: { ...shop, hands: { ...shop.hands, bobbin: shop.hands.bobbin / 2 } } };
+  return { ...input, shop: raise.do === 'hoops' ? withSecondHoops(shop) : withBobbinsWound(shop) };
 }
 
 /** The shop with other hours on one day. */
