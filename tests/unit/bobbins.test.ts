@@ -56,6 +56,11 @@ describe('the bobbin plan', () => {
     const plan = planBobbins([need(90, { protected: true })], { capacity: 40, usual: 'white' });
     expect(plan.changes.map(({ into }) => into)).to.deep.equal([0, 40, 80]);
   });
+  it('puts a smaller one on again that does, and the fullest last, where nothing of it stays behind', () => {
+    const { stops, options } = randomBobbinStops(6, 6062);
+    expect(planBobbins(stops, options).leftBehind).to.be.closeTo(11, 1e-6);
+    expect(bruteBobbins(stops, options).leftBehind).to.be.closeTo(11, 1e-6);
+  });
   it('is as good as the best of all plans', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 6 }), fc.integer({ min: 0, max: 100_000 }), (count, seed) => {
@@ -66,7 +71,7 @@ describe('the bobbin plan', () => {
         expect(plan.leftBehind).to.be.closeTo(best.leftBehind, 1e-6);
         expect(plan.proven).to.equal(true);
       }),
-      { numRuns: 150 }
+      { numRuns: 300 }
     );
   });
   it('never lets one run out inside a protected stop, and always finds an end', () => {

@@ -86,7 +86,7 @@
         <li>
           <button
             type="button"
-            class="grid min-h-11 w-full grid-cols-[6.5rem_minmax(0,1fr)_9rem_8rem] items-center gap-3 border-b border-rule py-1 text-left hover:bg-rule/40 {hooping ===
+            class="grid min-h-11 w-full grid-cols-[6.5rem_minmax(0,1fr)_9rem_8rem] items-center gap-x-3 max-[560px]:grid-cols-[4.5rem_minmax(0,1fr)] border-b border-rule py-1 text-left hover:bg-rule/40 {hooping ===
             chosen
               ? 'font-bold'
               : ''}"
@@ -98,8 +98,8 @@
               {copyWords(hooping)}{#if hooping.runId}<span class="text-needle">&nbsp;under way</span
                 >{/if}</span
             >
-            <span class="text-soft">{machineName(hooping.stationId)}</span>
-            <span class="text-soft"
+            <span class="text-soft max-[560px]:col-start-2">{machineName(hooping.stationId)}</span>
+            <span class="text-soft max-[560px]:col-start-2"
               >{(hooping.shared?.at ?? 0) > 0 ? 'in the same hoop' : hoopName(hooping.hoopId)}</span
             >
           </button>

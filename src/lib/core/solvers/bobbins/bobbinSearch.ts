@@ -123,10 +123,13 @@ export class BobbinSearch {
       .map((colour) => ({ colour, metres: this.options.capacity, again: null }))
       // Another full one of the same thread changes nothing.
       .filter(({ colour, metres }) => on?.colour !== colour || on.metres < metres - SAME);
-    // Of those that came off, the fullest of a thread serves at least as well as any other.
+    // A smaller one that came off may do, and the fullest be the last on, where nothing of it stays behind.
     const again = off.filter(
-      ({ colour, metres }) =>
-        fits(colour) && !off.some((other) => other.colour === colour && other.metres > metres + SAME)
+      ({ colour, metres }, index) =>
+        fits(colour) &&
+        !off
+          .slice(0, index)
+          .some((other) => other.colour === colour && Math.abs(other.metres - metres) <= SAME)
     );
     return [...full, ...again.map((bobbin) => ({ ...bobbin, again: bobbin }))];
   }
@@ -174,21 +177,9 @@ function surelyLeft(off: readonly Bobbin[], again: number): number {
 const sum = (bobbins: readonly Bobbin[]): number => bobbins.reduce((total, { metres }) => total + metres, 0);
 const rounded = (metres: number): number => Math.round(metres / SAME);
 
-/**
- * What tells one state from another. So many bobbins go on still, and of one thread a fuller one always serves at least
- * as well, so of each thread only as many of the fullest matter; what else is off stays behind and is rated already.
- */
+/** What tells one state from another; where no bobbin goes on any more, what is off stays behind and is rated already. */
 function keyOf({ at, into, on, off, puts }: State, again: number): string {
-  const taken = new Map<string, number>();
-  const live = [...off]
-    .sort((a, b) => b.metres - a.metres)
-    .filter(({ colour }) => {
-      const count = (taken.get(colour) ?? 0) + 1;
-      taken.set(colour, count);
-      return count <= again;
-    })
-    .map(({ colour, metres }) => `${colour} ${rounded(metres)}`)
-    .sort();
+  const live = again === 0 ? [] : off.map(({ colour, metres }) => `${colour} ${rounded(metres)}`).sort();
   return `${at} ${rounded(into)} ${on ? `${on.colour} ${rounded(on.metres)}` : ''} ${puts} ${live.join()}`;
 }
 
