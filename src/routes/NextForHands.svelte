@@ -2,6 +2,7 @@
   import { nextTasks } from '$lib/core/ordering/week';
   import { live, openOrders, weekKept } from '$lib/data';
   import { format, isToday } from 'date-fns';
+  import { taskHref } from './taskHref';
 
   /** What hands do now, next and then, over all open orders, as the week was planned last. */
   let { most = 3, large = false }: { most?: number; large?: boolean } = $props();
@@ -44,13 +45,8 @@
             <span class="head {at === 0 ? 'text-hands' : 'text-soft'}"
               >{WHEN[at] ?? ''}, {say(task.from)}</span
             ><br />
-            <a
-              class="font-bold underline {large ? 'text-2xl' : 'text-lg'}"
-              href={task.runId
-                ? `/run/${task.runId}`
-                : task.orderId
-                  ? `/orders/${task.orderId}?tab=day`
-                  : '/week'}>{task.title}</a
+            <a class="font-bold underline {large ? 'text-2xl' : 'text-lg'}" href={taskHref(task)}
+              >{task.title}</a
             ><br />
             <span class="text-soft"
               >{[task.orderId ? open.get(task.orderId) : '', task.place].filter(Boolean).join(' · ')}</span

@@ -67,10 +67,13 @@ describe('the week: what would bring an order forward', () => {
     ]);
   });
 
-  it('an order that is due before, or is under way, is not left', () => {
+  it('an order that is due before, or would be late then, is not left', () => {
     const first = own('first', 6, { due: '2026-11-27T12:00' });
     const found = raisesOf(week([gala, first]), STEADY, 'gala');
     expect(found.some(({ raise }) => raise.do === 'leave')).to.equal(false);
+    const soon = { ...market, due: '2026-11-30T09:30' };
+    const late = raisesOf(week([gala, soon]), STEADY, 'gala');
+    expect(late.some(({ raise }) => raise.do === 'leave')).to.equal(false);
   });
 
   it('is nothing where an order has no date, is none of the week, or is sure', () => {

@@ -277,10 +277,10 @@ describe('what moved', () => {
     });
     const of = (...tasks: object[]): KeptWeek => KeptWeek.parse({ ...kept, tasks });
     const ask = (week: KeptWeek, seconds = 1200): string | undefined =>
-      meanwhile(week, '2026-11-27T08:00', { runId: 'run', machine: 'One', seconds })?.title;
+      meanwhile(week, '2026-11-27T09:00', { runId: 'run', machine: 'One', seconds })?.title;
     const trim = task('Trim', 15, 'run', 'One');
     const cut = task('Cut out', 10, 'other', 'at the table');
-    const load = task('Load the hoop', 12, null, 'One');
+    const load = { ...task('Load the hoop', 12, null, 'One'), atMachine: false };
     expect(ask(of(trim, cut))).to.equal('Cut out');
     expect(ask(of(trim, cut), 599)).to.equal(undefined);
     expect(ask(of(trim, cut), 600)).to.equal('Cut out');
@@ -288,5 +288,9 @@ describe('what moved', () => {
     // Planned before the run was begun, its own hooping still waits to be loaded in it.
     expect(ask(of(load, cut))).to.equal('Cut out');
     expect(ask(of(trim))).to.equal(undefined);
+    // Nothing is put on a machine that stitches, and what comes later in the day is not for now.
+    expect(ask(of(trim, task('Put the hoop on', 12, null, 'One'), cut))).to.equal('Cut out');
+    const later = { ...cut, from: '2026-11-27T14:00', to: '2026-11-27T14:05' };
+    expect(ask(of(trim, later))).to.equal(undefined);
   });
 });

@@ -2,6 +2,7 @@
   import { meanwhile } from '$lib/core/ordering/week';
   import { live, weekKept } from '$lib/data';
   import { format } from 'date-fns';
+  import { taskHref } from '../../taskHref';
 
   /** What hands can do elsewhere until the machine needs them, as the week was planned last: it leads there. */
   interface Props {
@@ -16,12 +17,11 @@
   const next = $derived(
     kept.value && meanwhile(kept.value, format(new Date(), "yyyy-MM-dd'T'HH:mm"), { runId, machine, seconds })
   );
-  const href = $derived(
-    next?.runId ? `/run/${next.runId}` : next?.orderId ? `/orders/${next.orderId}?tab=day` : '/week'
-  );
 </script>
 
 <p class="line-clamp-2 font-bold {next ? 'text-hands' : 'text-needle'}">
-  {#if next}meanwhile: <a class="underline" {href} title="{next.title}, {next.place}">{next.title}</a>
+  {#if next}meanwhile: <a class="underline" href={taskHref(next)} title="{next.title}, {next.place}"
+      >{next.title}</a
+    >
   {:else}you may leave it{/if}
 </p>

@@ -27,8 +27,8 @@ interface PartOfJob {
 export function partsOfJobs({ begun, hoopings }: Pick<Candidate, 'begun' | 'hoopings'>): PartOfJob[] {
   return [
     ...begun.flatMap((each, job) =>
-      inHoop(each).map(({ at, lineId, copies, names, runId }): PartOfJob => {
-        const { stage, hoopId } = each;
+      inHoop(each).map(({ at, lineId, stage, copies, names, runId }): PartOfJob => {
+        const { hoopId } = each;
         const shares = each.shared !== undefined;
         return { job, part: at, lineId, stage, copies, hoopId, names, runId, begun: each, shares };
       })
@@ -229,10 +229,7 @@ function numbersOf(parts: readonly PartOfJob[], inTime: readonly number[], progr
 
 /** Names of a line that no run of a stage has taken. */
 function unnamed({ id, names }: OrderLine, stage: number, { named, begun }: Progress): string[] {
-  const inHoops = begun.flatMap((each) =>
-    inHoop(each).map((part) => ({ lineId: part.lineId, stage: each.stage, names: part.names }))
-  );
-  const taken = [...named, ...inHoops]
+  const taken = [...named, ...begun.flatMap(inHoop)]
     .filter((each) => each.lineId === id && each.stage === stage)
     .flatMap((each) => each.names);
   return names

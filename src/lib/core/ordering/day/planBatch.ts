@@ -225,9 +225,7 @@ function linePlan(
     list
       .filter((each) => each.lineId === line.id && each.stage === stage)
       .reduce((sum, each) => sum + each.copies, 0);
-  const begun = progress.begun.flatMap((each) =>
-    inHoop(each).map(({ lineId, copies: own }) => ({ lineId, stage: each.stage, copies: own }))
-  );
+  const begun = progress.begun.flatMap(inHoop);
   const gone = Array.from(
     { length: stages },
     (_, stage) => through(progress.done, stage) + through(begun, stage)

@@ -15,7 +15,7 @@ export interface Begun {
   names: string[];
   done: string[];
   /** All items of the hoop in their order, where several share it; the fields above are those of the first with work left. */
-  shared?: { id: string; at: number; parts: BegunShare[] } | undefined;
+  shared?: { id: string; parts: BegunShare[] } | undefined;
 }
 
 /** An item of a shared hoop: its run, once there is one, and what is done of it. */
@@ -32,8 +32,9 @@ export interface BegunShare extends HoopShare {
  * @example
  * inHoop(progress.begun[0]).map(({ copies }) => copies) // [2, 2]: two tabs and two badges
  */
-export function inHoop({ lineId, copies, names, runId, done, way, shared }: Begun): {
+export function inHoop({ lineId, stage, copies, names, runId, done, way, shared }: Begun): {
   lineId: string;
+  stage: number;
   copies: number;
   names: string[];
   runId: string | null;
@@ -42,8 +43,8 @@ export function inHoop({ lineId, copies, names, runId, done, way, shared }: Begu
   /** Which item of a shared hoop, from 0. */
   at: number;
 }[] {
-  if (!shared) return [{ lineId, copies, names, runId, done, way, at: 0 }];
-  return shared.parts.flatMap((part, at) => (part.over ? [] : [{ ...part, way: part.way, at }]));
+  if (!shared) return [{ lineId, stage, copies, names, runId, done, way, at: 0 }];
+  return shared.parts.flatMap((part, at) => (part.over ? [] : [{ ...part, stage, way: part.way, at }]));
 }
 
 /** How far an order has come. */
@@ -112,7 +113,7 @@ function sharedBegun(id: string, { parts, hooping, wasOpened }: HoopUnderWay): B
   if (!part || !wasOpened) return [];
   const { lineId, copies, way, names, runId, done } = part;
   return [
-    { ...hooping, runId: runId ?? `${id}/${at}`, lineId, copies, way, names, done, shared: { id, at, parts } }
+    { ...hooping, runId: runId ?? `${id}/${at}`, lineId, copies, way, names, done, shared: { id, parts } }
   ];
 }
 

@@ -45,14 +45,17 @@ export function keptWeek({ orders, shop, room }: WeekInput, { plan, orders: told
           `${shop.machines.find(({ id }) => id === machineId)?.name ?? machineId} ${from} to ${to}`
       )
     },
-    tasks: handTasks(plan, plan.start, MOST_TASKS).map(({ title, from, to, orderId, runId, station }) => ({
-      title,
-      from: wall(from),
-      to: wall(to),
-      orderId,
-      runId,
-      place: station ?? 'at the table'
-    })),
+    tasks: handTasks(plan, plan.start, MOST_TASKS).map(
+      ({ title, from, to, orderId, runId, station, atMachine }) => ({
+        title,
+        from: wall(from),
+        to: wall(to),
+        orderId,
+        runId,
+        place: station ?? 'at the table',
+        atMachine
+      })
+    ),
     hoopings: plan.hoopings.map(({ lineId, name, copies, stationId, from, to }) => ({
       orderId: orderOfLine(lineId),
       name,
@@ -97,9 +100,11 @@ export function meanwhile(
   // A run that began after the week was planned stands in it as a hooping still to be loaded on its machine.
   const isKnown = kept.tasks.some((task) => task.runId === runId);
   const next = kept.tasks.find(
-    ({ to, runId: own, place }) => to > now && own !== runId && (isKnown || place !== machine)
+    ({ to, runId: own, place, atMachine }) =>
+      to > now && own !== runId && (place !== machine || (isKnown && !atMachine))
   );
   if (!next) return null;
-  const takes = secondsBetween(next.from, next.to) - secondsBetween(next.from, next.from);
-  return takes <= seconds ? next : null;
+  const at = (wall: string): number => secondsBetween(now, wall);
+  const begins = Math.max(at(now), at(next.from));
+  return begins + at(next.to) - at(next.from) <= at(now) + seconds ? next : null;
 }

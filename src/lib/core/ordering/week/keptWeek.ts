@@ -34,7 +34,8 @@ export const KeptWeek = z.object({
         to: Wall,
         orderId: Text.nullable(),
         runId: Text.nullable().default(null).describe('of a hooping that is under way'),
-        place: Text
+        place: Text,
+        atMachine: z.boolean().default(true).describe('not while its machine stitches something else')
       })
     )
     .max(200),

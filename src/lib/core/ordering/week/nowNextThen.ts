@@ -10,8 +10,10 @@ export interface HandTask {
   hoopingId: string | null;
   /** The run it belongs to, where its hooping is under way. */
   runId: string | null;
-  /** Where it is done; null at the table. */
+  /** The machine it is for; null at the table. */
   station: string | null;
+  /** Hands are needed at that machine itself: loading a hoop for it is not. */
+  atMachine: boolean;
 }
 
 /**
@@ -29,7 +31,7 @@ export function handTasks(plan: BatchPlan, at: number, most: number): HandTask[]
     .filter(({ person, to }) => person !== null && to > at)
     .toSorted((a, b) => a.from - b.from)
     .slice(0, most)
-    .map(({ title, from, to, hoopingId, stationId }) => {
+    .map(({ kind, title, from, to, hoopingId, stationId }) => {
       const hooping = hoopingId === null ? undefined : hoopings.get(hoopingId);
       return {
         title,
@@ -37,6 +39,7 @@ export function handTasks(plan: BatchPlan, at: number, most: number): HandTask[]
         to,
         hoopingId,
         runId: hooping?.runId ?? null,
+        atMachine: stationId !== null && kind !== 'load',
         orderId: hooping ? orderOfLine(hooping.lineId) : null,
         station: stationId === null ? null : (names.get(stationId) ?? null)
       };

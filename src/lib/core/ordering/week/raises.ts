@@ -41,16 +41,21 @@ const DAYS_AHEAD = 60;
  * raisesOf(input, spread, 'gala')[0]?.raise // { do: 'leave', orderId: 'market', from: '2026-11-30T09:00' }
  */
 export function raisesOf(input: WeekInput, spread: Spread, orderId: string): Raised[] {
-  const told = (of: WeekInput): WeekOrder | undefined =>
-    planWeek(of, spread, ROUNDS)?.orders.find((each) => each.orderId === orderId);
+  const tell = (of: WeekInput): WeekOrder[] => planWeek(of, spread, ROUNDS)?.orders ?? [];
+  const own = (orders: readonly WeekOrder[]): WeekOrder | undefined =>
+    orders.find((each) => each.orderId === orderId);
   const due = input.orders.find(({ order }) => order.id === orderId)?.order.due ?? null;
-  const now = told(input);
+  const now = own(tell(input));
   if (due === null || !now || now.chance === null || now.fourInFive === null) return [];
   const { chance: chanceNow, fourInFive: endNow } = now;
   return possible(input, orderId, due)
     .flatMap((raise): Raised[] => {
-      const { chance = null, fourInFive = null } = told(raised(input, raise)) ?? {};
+      const orders = tell(raised(input, raise));
+      const { chance = null, fourInFive = null } = own(orders) ?? {};
       if (chance === null || fourInFive === null) return [];
+      // No order is left so long that it is late itself.
+      const left = raise.do === 'leave' ? orders.find((each) => each.orderId === raise.orderId) : undefined;
+      if (left && left.due !== null && left.finish > left.due) return [];
       const helps = chance - chanceNow > WORTH_TELLING || endNow - fourInFive > WORTH_TELLING_S;
       return helps ? [{ raise, chance, fourInFive }] : [];
     })
