@@ -20,7 +20,7 @@ export function copyWords({ numbers }: Pick<PlannedHooping, 'numbers'>): string 
  * sharedWords(shared) // '4 × Badger luggage tab and 2 × Lamp patch'
  */
 export function sharedWords({ parts }: NonNullable<PlannedHooping['shared']>): string {
-  return parts.map(({ name, copies }) => `${copies} × ${name}`).join(' and ');
+  return new Intl.ListFormat('en-GB').format(parts.map(({ name, copies }) => `${copies} × ${name}`));
 }
 
 /** What the button that begins a hooping, or goes back to it, says. */

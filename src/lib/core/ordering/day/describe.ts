@@ -29,11 +29,9 @@ export function describe(
   const hoopings = hoopingsOf(candidate, lines, stations, input);
   const parts = partsOfJobs(candidate);
   // What is for a whole shared hoop, as loading it, goes with the first of its items.
-  const hoopingIdOf = (job: number, part: number | undefined): string | null => {
-    const own = hoopings.filter((_, at) => parts[at]?.job === job);
-    const found = own.find(({ shared }) => part !== undefined && shared?.at === part) ?? own[0];
-    return found?.id ?? null;
-  };
+  const idOf = new Map(parts.map(({ job, part }, at) => [`${job} ${part}`, hoopings[at]?.id ?? null]));
+  const hoopingIdOf = (job: number, part: number | undefined): string | null =>
+    idOf.get(`${job} ${part ?? ''}`) ?? hoopings[parts.findIndex((each) => each.job === job)]?.id ?? null;
   const handTasks = schedule.tasks.filter(({ person }) => person !== null);
   const presence = presenceOf(handTasks);
   const due = order.due === null ? null : secondsBetween(order.from, order.due);
@@ -70,7 +68,7 @@ export function describe(
     bobbins: schedule.bobbins,
     spools: schedule.spools,
     composition,
-    problems: [...problems, ...late(schedule.finish, due), ...tooLong(candidate, hoopings)]
+    problems: [...problems, ...late(schedule.finish, due), ...tooLong(candidate, parts, hoopings)]
   };
 }
 
@@ -99,9 +97,13 @@ function late(finish: number, due: number | null): string[] {
 }
 
 /** Hoopings that no machine takes in this number, which a change of the shop can bring about. */
-function tooLong(candidate: Candidate, hoopings: readonly PlannedHooping[]): string[] {
-  return partsOfJobs(candidate).flatMap(({ job }, at) =>
-    candidate.problem.jobs[job]?.on.every((times) => times === null)
+function tooLong(
+  { problem }: Candidate,
+  parts: readonly { job: number }[],
+  hoopings: readonly PlannedHooping[]
+): string[] {
+  return parts.flatMap(({ job }, at) =>
+    problem.jobs[job]?.on.every((times) => times === null)
       ? [
           `${hoopings[at]?.name ?? 'A hooping'}: no machine of this order takes ${hoopings[at]?.copies ?? 0} copies at once.`
         ]

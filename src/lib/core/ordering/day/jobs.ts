@@ -71,7 +71,7 @@ export function beganJob(
   stations: readonly StationOf[],
   { hoops }: Pick<Shop, 'hoops'>
 ): { job: ScheduleJob } | { table: Problem['table'][number] } | null {
-  const { stage: index, copies: total, stationId, hoopId, runId, way, lineId } = begun;
+  const { stage: index, copies: total, stationId, hoopId, runId, lineId } = begun;
   const context = contexts.get(lineId);
   const hoop = hoops.find(({ id }) => id === hoopId);
   const at = stations.findIndex(({ id }) => id === stationId);
@@ -79,7 +79,9 @@ export function beganJob(
   const stage = hoop && station && context?.stagesOf(station.machine, hoop)[index];
   if (!context || !hoop || !station || !stage) return null;
   const heads = Math.min(station.heads, total);
-  const left = begun.shared ? sharedLeft(begun.shared, contexts, station, hoop) : ownLeft(context);
+  const left = begun.shared
+    ? sharedLeft(begun.shared, contexts, station, hoop)
+    : ownLeft(begun, context, stage, station, hoop);
   if (!left) return null;
   const { times, onMachine } = left;
   if (!onMachine) {
@@ -127,23 +129,29 @@ export function beganJob(
       begun: at
     }
   };
-
-  function ownLeft(own: LineContext): Left | null {
-    if (!hoop || !station || !stage) return null;
-    const steps = own
-      .stepsOf(stage, { total, heads }, station.machine, hoop, way)
-      .filter(({ step }) => !begun.done.includes(step.id));
-    return {
-      times: own.timesOf(steps, total, stage, station.machine, hoop),
-      onMachine: steps.some(({ phase }) => phase === 'machine')
-    };
-  }
 }
 
 /** What is left of a hooping under way, and whether its machine is needed for it. */
 interface Left {
   times: JobTimes;
   onMachine: boolean;
+}
+
+function ownLeft(
+  { copies: total, way, done }: Begun,
+  context: LineContext,
+  stage: ReturnType<LineContext['stagesOf']>[number],
+  station: StationOf,
+  hoop: Hoop
+): Left {
+  const { machine } = station;
+  const steps = context
+    .stepsOf(stage, { total, heads: Math.min(station.heads, total) }, machine, hoop, way)
+    .filter(({ step }) => !done.includes(step.id));
+  return {
+    times: context.timesOf(steps, total, stage, machine, hoop),
+    onMachine: steps.some(({ phase }) => phase === 'machine')
+  };
 }
 
 function sharedLeft(

@@ -39,6 +39,9 @@ const CALL_UP_S = 5;
 /**
  * Whether an item can share a hoop on a machine: all of it is stitched in one clamping, nothing that needs the ring is done to
  * single copies once the hoop is off, and the machine places each design by itself.
+ *
+ * @example
+ * canShare(borderPatch, machine, hoop) // false: it is hooped twice
  */
 export function canShare(context: LineContext, machine: Machine, hoop: Hoop): boolean {
   const { line } = context;
@@ -63,7 +66,12 @@ export function hoopedWith({ hoopings, pieces }: Pick<Item, 'hoopings' | 'pieces
     .join();
 }
 
-/** Lays the copies of several items in one hoop; null where they do not all fit. */
+/**
+ * Lays the copies of several items in one hoop; null where they do not all fit.
+ *
+ * @example
+ * sharedLayout([twoTabs, twoFobs], machine, longHoop)?.placements.length // 4
+ */
 export function sharedLayout(
   parts: readonly SharedPart[],
   machine: Machine,

@@ -81,7 +81,12 @@ export function raised(input: WeekInput, raise: Raise): WeekInput {
   return { ...input, shop: raise.do === 'hoops' ? withSecondHoops(shop) : withBobbinsWound(shop) };
 }
 
-/** The shop with other hours on one day. */
+/**
+ * The shop with other hours on one day, minutes from midnight.
+ *
+ * @example
+ * withHours(shop, { day: '2026-11-27', from: 540, to: 1140 }) // open until 19:00 on that day
+ */
 export function withHours<T extends Pick<Shop, 'workroom'>>(
   shop: T,
   { day, from, to }: { day: string; from: number; to: number }

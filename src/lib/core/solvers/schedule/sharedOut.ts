@@ -57,14 +57,13 @@ export function sharedOutSeconds(
 ): number {
   const { people } = problem;
   const groups = groupsOf(problem, given);
-  const least = (value: (cost: Cost) => number): number[] => {
-    const own = groups.map(
-      ({ count, on }) => count * Math.min(...on.flatMap((cost) => (cost ? value(cost) : [])))
-    );
-    return own.map((_, at) => own.slice(at).reduce((sum, each) => sum + each, 0)).concat(0);
-  };
-  const handsLeft = least(({ hands }) => hands);
-  const ends = problem.stations.map((_, at) => {
+  const leastHands = groups.map(
+    ({ count, on }) => count * Math.min(...on.flatMap((cost) => cost?.hands ?? []))
+  );
+  /** Hands of the groups from one on, on whatever machine. */
+  const handsFrom = groups.map((_, at) => leastHands.slice(at).reduce((sum, each) => sum + each, 0));
+  /** Before the first and after the last on a machine, whatever it is given. */
+  const beside = problem.stations.map((_, at) => {
     const own = groups.flatMap(({ on }) => on[at] ?? []);
     return Math.min(...own.map(({ load }) => load)) + Math.min(...own.map(({ finish }) => finish));
   });
@@ -75,8 +74,8 @@ export function sharedOutSeconds(
   function give(shares: readonly Share[], group: number, machine: number, left: number): void {
     if (ways++ > MOST_WAYS) return;
     const hands = shares.reduce((sum, share) => sum + share.hands, shared);
-    if ((hands + (handsLeft[group + 1] ?? 0)) / people >= best) return;
-    if (shares.some((share, at) => share.machine > 0 && share.machine + (ends[at] ?? 0) >= best)) return;
+    if ((hands + (handsFrom[group + 1] ?? 0)) / people >= best) return;
+    if (shares.some((share, at) => share.machine > 0 && share.machine + (beside[at] ?? 0) >= best)) return;
     const own = groups[group];
     if (!own) {
       best = Math.min(best, endOf(shares, hands, people));
