@@ -3,6 +3,7 @@ import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 import { corePackages, coreRooms, libRooms, roomsFor } from './rooms.js';
+import lateReading from './scripts/lint/lateReading.js';
 import svelteConfig from './svelte.config.js';
 
 const escaped = (text) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
@@ -95,7 +96,9 @@ export default ts.config(
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } },
+    plugins: { 'jolt-step': { rules: { 'late-reading': lateReading } } },
     rules: {
+      'jolt-step/late-reading': 'error',
       'svelte/no-at-html-tags': 'error',
       // The application is served from its own root, so plain paths are the readable choice.
       'svelte/no-navigation-without-resolve': 'off'

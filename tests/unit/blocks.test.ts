@@ -3,7 +3,7 @@ import { BLOCKS } from '$lib/core/craft/blocks';
 import { CONSTRUCTIONS, constructionOf } from '$lib/core/craft/constructions';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { blocksOf, composed, itemOf } from './support/blocks';
+import { blocksOf, composed, itemOf, saidOf } from './support/blocks';
 
 describe('a block that cannot stand where it is put', () => {
   const troublesOf = (...kinds: Parameters<typeof blocksOf>): string[] =>
@@ -62,7 +62,7 @@ describe('a block that cannot stand where it is put', () => {
     [
       'a wrong answer',
       ['hooping', ['front', { held: 'hope' }], ['details', { where: 'nowhere' }], 'finishing'],
-      'front-2: Held with: Invalid option: expected one of "tape"|"spray"|"glue"|"pins" Change the answer.'
+      'front-2: Held with: Invalid option: expected one of "tape"|"spray"|"glue"|"pins". Change the answer.'
     ],
     [
       'a block of another world',
@@ -75,6 +75,34 @@ describe('a block that cannot stand where it is put', () => {
       expect(troublesOf(...kinds)).to.include(says);
       expect(composed(blocksOf(...kinds)).pattern).to.have.property('entries');
     });
+  it('keeps its place on the sheet as a step that says why, and is a finding that stops', () => {
+    const made = composed(
+      blocksOf('hooping', 'front', ['name', { height: 1 }, 'MARK'], 'edge-satin', 'finishing')
+    );
+    const item = itemOf(made);
+    const at = item.steps.findIndex(({ id }) => id === 'name-3.left-out');
+    expect(item.steps[at]).to.deep.include({
+      kind: 'hand',
+      op: {
+        do: 'left-out',
+        what: 'MARK',
+        why: made.troubles[0]?.why,
+        repair: 'Change the answer.'
+      }
+    });
+    // After the front, before the edge.
+    expect(item.steps[at - 1]?.id).to.equal('stop-2');
+    expect(item.steps[at + 1]?.id).to.match(/^edge-satin-4/);
+    expect(saidOf(item)).to.include(`block/left-out: MARK is not on this sheet. ${made.troubles[0]?.why}`);
+  });
+  it('leaves the whole finishing out in words, and that the work stays in the hoop is found', () => {
+    const made = composed(blocksOf('hooping', 'front', 'caught', 'finishing'));
+    const said = saidOf(itemOf(made));
+    expect(said.some((each) => each.startsWith('block/left-out: Finishing is not on this sheet.'))).to.equal(
+      true
+    );
+    expect(said.some((each) => each.startsWith('order/never-unhooped:'))).to.equal(true);
+  });
   it('stands once it is moved where it was told to', () => {
     expect(troublesOf('hooping', 'front', 'name', 'back-turned', 'finishing')).to.deep.equal([]);
   });

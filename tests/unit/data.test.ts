@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { db } from '$lib/data/db';
 import { loadDemo } from '$lib/data/demo';
-import { addItem, duplicateItem, getItem, importItem, listItems } from '$lib/data/items';
+import { addItem, duplicateItem, getItem, getSetup, importItem, itemFile, listItems } from '$lib/data/items';
 import { keeping, makeBackup, readBackup, rememberBackup, undoRestore } from '$lib/data/backup';
 import { bringBack } from './support/restore';
 import {
@@ -71,6 +71,23 @@ describe('what the browser keeps', () => {
     const result = await importItem(JSON.stringify(tab), 'fresh', NOW);
     expect(result.ok && result.item.id).to.equal('fresh');
     expect((await listItems()).map(({ name }) => name).sort()).to.deep.equal(['Mine', 'Test item']);
+  });
+  it('an item from a file with how it is made, in the hoop of this shop that has its field', async () => {
+    const [hoop] = shop.hoops.slice(-1);
+    const made = { ...setup, hoopId: hoop?.id ?? '', copies: 3 };
+    const file = itemFile(tab, made, {
+      ...shop,
+      hoops: shop.hoops.map((each) => (each.id === hoop?.id ? { ...each, name: 'Theirs' } : each))
+    });
+    await changeShop((now) => ({
+      ...now,
+      hoops: shop.hoops.map((each) => (each.id === hoop?.id ? { ...each, id: 'ours' } : each))
+    }));
+    const result = await importItem(JSON.stringify(file), 'fresh', NOW);
+    expect(result.ok && (await getSetup(result.item.id))).to.deep.equal({ ...made, hoopId: 'ours' });
+    // A file without one leaves it to the shop.
+    const plain = await importItem(JSON.stringify({ ...tab, id: 'plain' }), 'fresh-2', NOW);
+    expect(plain.ok && (await getSetup('plain'))).to.equal(undefined);
   });
   it('nothing of a file that is broken or newer', async () => {
     await addItem(tab, setup);

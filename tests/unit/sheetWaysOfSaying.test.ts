@@ -247,3 +247,19 @@ describe('what the lists say of the drawing', () => {
     ).to.deep.equal({});
   });
 });
+
+describe('what is put in other words', () => {
+  it('is put so once: what is not understood then is left, and reading ends', () => {
+    const sheet = read('Unhoop.', 'Cotton A (top): 5 1/2" square', 'Now place cotton A over everything.');
+    expect(asked(sheet)).to.deep.equal(['0 unhoop']);
+  });
+
+  it('is not repeated for ever where a repeat asks for itself', () => {
+    const sheet = read(
+      '1. Do the same at the lower side.',
+      '2. Repeat steps 1 to 2.',
+      '3. Repeat step 2 for the other end.'
+    );
+    expect(asked(sheet)).to.deep.equal([]);
+  });
+});

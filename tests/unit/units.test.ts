@@ -33,13 +33,19 @@ describe('units', () => {
       ['0.111 m', 'in', 111],
       ['2 inches', 'mm', 50.8],
       ['30', 'mm', 30],
-      ['30', 'in', 762]
+      ['30', 'in', 762],
+      // To the left, or towards the maker; the sign is the one typed, or the one shown.
+      ['-46', 'mm', -46],
+      ['−46 mm', 'in', -46],
+      ['- 1 1/2', 'in', -38.1],
+      ['−½ in', 'mm', -12.7],
+      ['-0', 'mm', 0]
     ];
     for (const [text, unit, expected] of cases) {
       it(`${text} with ${unit} is ${expected} mm`, () =>
         expect(mm(parseLength(text, unit))).to.equal(expected));
     }
-    for (const text of ['', 'wide', '4 3/0', '-3', '4 3/8 furlongs', '1/2/3', '4 3 8']) {
+    for (const text of ['', 'wide', '4 3/0', '--3', '3-', '-', '4 3/8 furlongs', '1/2/3', '4 3 8']) {
       it(`“${text}” is refused with a sentence`, () => {
         const result = parseLength(text, 'mm');
         expect(result.ok).to.equal(false);
@@ -48,7 +54,7 @@ describe('units', () => {
     }
     it('reads back what it writes, to a sixteenth of an inch', () => {
       fc.assert(
-        fc.property(fc.integer({ min: 1, max: 1600 }), (sixteenths) => {
+        fc.property(fc.integer({ min: -1600, max: 1600 }), (sixteenths) => {
           const length = (sixteenths * 25.4) / 16;
           expect(mm(parseLength(formatLength(length, 'in'), 'mm'))).to.be.closeTo(length, 1e-6);
         })

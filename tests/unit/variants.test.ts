@@ -140,6 +140,13 @@ describe('variants of an item', () => {
     expect(lying.hoop.field).to.deep.equal({ width: 180, height: 130 });
     expect(lying.steps[0]?.detail).to.contain('turn the design a quarter');
     expect(checked.open.map(({ code }) => code)).to.deep.equal([]);
+    // A hoop that is too small stays, is said, and the one that takes it is offered.
+    const small = review(wide, { ...turned, hoopId: 'hoop-100', turned: false }, shop).checked.open;
+    expect([...new Set(small.map(({ code }) => code))]).to.deep.equal(['field/outside']);
+    expect(small[0]?.fix).to.deep.include({
+      label: 'Take Long hoop, turned a quarter',
+      setup: { hoopId: 'hoop-130', turned: true }
+    });
     // Upright it is said once, with the turn as the fix.
     const upright = review(wide, { ...turned, turned: false }, shop).checked.open;
     expect(upright.map(({ code, fix }) => [code, fix?.setup])).to.deep.equal([

@@ -18,7 +18,7 @@ export {
   undoEdit
 } from './edits';
 export { editHistory } from './history';
-export { addItem, duplicateItem, getItem, importItem, rawItem } from './items';
+export { addItem, duplicateItem, getItem, importItem, itemFile, rawItem } from './items';
 export { isKept } from './keep';
 export { live } from './live.svelte';
 export {

@@ -1,9 +1,11 @@
-import { type DocumentError, readDocument } from '$lib/core/documents/files';
+import { isSame } from '$lib/core/documents/changes';
+import { type DocumentError, readDocument, readValue } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
-import type { Setup } from '$lib/core/documents/shop';
+import { Hoop, type Setup, type Shop } from '$lib/core/documents/shop';
 import { db } from './db';
 import { askToKeep } from './keep';
 import { readable, readOne } from './rows';
+import { getShop } from './shop';
 
 /** Every item, the last worked on first; those put away too. */
 export async function listItems(): Promise<Item[]> {
@@ -43,9 +45,25 @@ export async function duplicateItem(id: string, newId: string, now: string): Pro
   });
 }
 
+/** An item as a file carries it: with how it is made, and the hoop it is made in. */
+export function itemFile(item: Item, setup: Setup, shop: Shop): object {
+  return { ...item, setup, hoop: shop.hoops.find(({ id }) => id === setup.hoopId) };
+}
+
+/** The setup a file carries, for an item as it is here: in the hoop of this shop that is the file’s own, or one of the same field. */
+function setupIn(file: { setup?: unknown; hoop?: unknown }, item: Item, { hoops }: Shop): Setup | undefined {
+  const read = readValue('setup', file.setup);
+  if (!read.ok) return undefined;
+  const brought = Hoop.safeParse(file.hoop).data;
+  const own =
+    hoops.find(({ id, field }) => id === brought?.id && isSame(field, brought.field)) ??
+    hoops.find(({ field }) => isSame(field, brought?.field));
+  return { ...read.document, itemId: item.id, hoopId: own?.id ?? read.document.hoopId };
+}
+
 /**
- * Brings in an item from the text of a file. An item already here is never overwritten: the file’s comes in
- * beside it under `freshId`. When the file is refused nothing stored changes.
+ * Brings in an item from the text of a file, with the setup the file carries. An item already here is never overwritten: the
+ * file’s comes in beside it under `freshId`. When the file is refused nothing stored changes.
  */
 export async function importItem(
   text: string,
@@ -54,10 +72,14 @@ export async function importItem(
 ): Promise<{ ok: true; item: Item } | { ok: false; error: DocumentError }> {
   const read = readDocument('item', text);
   if (!read.ok) return read;
-  return db.transaction('rw', db.items, async () => {
+  const file = JSON.parse(text) as { setup?: unknown; hoop?: unknown };
+  const shop = await getShop();
+  return db.transaction('rw', db.items, db.setups, async () => {
     const there = (await db.items.get(read.document.id)) !== undefined;
     const item: Item = { ...read.document, id: there ? freshId : read.document.id, updatedAt: now };
     await db.items.add(item);
+    const setup = setupIn(file, item, shop);
+    if (setup) await db.setups.put(setup);
     return { ok: true as const, item };
   });
 }

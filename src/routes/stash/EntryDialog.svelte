@@ -76,7 +76,9 @@
   /** The shape typed for an offcut; undefined where the corner is no pair of lengths. */
   function typedShape({ width, height }: ClothEntry): ClothEntry['outline'] {
     const [across, down] = corner.split(/[×x]/).map((part) => parseLength(part, unit));
-    return across?.ok && down?.ok ? withoutCorner(width, height, across.mm, down.mm) : undefined;
+    return across?.ok && down?.ok && across.mm > 0 && down.mm > 0
+      ? withoutCorner(width, height, across.mm, down.mm)
+      : undefined;
   }
 </script>
 

@@ -236,5 +236,13 @@ export const MORE_WRONG: Wrong[] = [
     text: 'Hands are needed after stop 3, but Right machine runs straight on.',
     fix: 'It halts',
     machineId: 'right'
+  },
+  {
+    construction: 'snap-tab',
+    what: 'nobody unhoops it',
+    mistake: gone('unhoop'),
+    finding: 'warn order hardware',
+    text: 'The sheet ends with the work still in the hoop.',
+    fix: 'Take it out at the end'
   }
 ];

@@ -292,5 +292,12 @@ export const OTHER_STEPS: Expected[] = [
     detail: /^$/,
     mark: 'note',
     seconds: 40
+  },
+  {
+    op: { do: 'left-out', what: 'Ruffle', why: 'It is too long.', repair: 'Take 100 mm.' },
+    title: 'Not on this sheet: Ruffle',
+    detail: /^Because: It is too long. Take 100 mm.$/,
+    mark: 'note',
+    seconds: 0
   }
 ];

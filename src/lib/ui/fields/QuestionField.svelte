@@ -48,12 +48,25 @@
 {/snippet}
 
 {#if question.kind === 'length'}
-  <LengthField label={question.label} {help} {unit} value={Number(value)} onchange={onanswer} />
+  <LengthField
+    label={question.label}
+    {help}
+    {unit}
+    value={Number(value)}
+    least={question.least}
+    most={question.most}
+    onchange={onanswer}
+  />
 {:else if question.kind === 'number'}
-  <div>
-    <NumberField label={question.label} value={Number(value)} onchange={onanswer} class="w-28" />
-    {#if help}<p class="mt-1 text-sm text-soft">{help}</p>{/if}
-  </div>
+  <NumberField
+    label={question.label}
+    {help}
+    value={Number(value)}
+    least={question.least}
+    most={question.most}
+    onchange={onanswer}
+    class="w-28"
+  />
 {:else if question.kind === 'text'}
   <div class="flex flex-col gap-1">
     <label class="label" for={id}>{question.label}</label>

@@ -11,6 +11,7 @@
     changeSetup,
     clientId,
     freshId,
+    itemFile,
     itemOnBench,
     live,
     prepareRun,
@@ -31,6 +32,20 @@
   function keep(work: Promise<void>, said?: string): void {
     storing += 1;
     void keepEdit(work, said).finally(() => (storing -= 1));
+  }
+
+  /** Another variant brings the hoop of its own size, unless one is chosen with it. */
+  function setUp(item: Item, { hoops }: Shop, change: Partial<Setup>): void {
+    const { variantId } = change;
+    const made = (now: Setup): Setup => ({
+      ...(variantId === undefined ? now : inVariant(now, item, hoops, variantId)),
+      ...change
+    });
+    keep(changeSetup(item.id, made));
+  }
+  function addVariant(id: string, { hoops }: Shop, change: (item: Item) => Item, variantId: string): void {
+    const chosen = (now: Setup, changed: Item): Setup => inVariant(now, changed, hoops, variantId);
+    keep(changeItemAndSetup(id, change, chosen, 'a variant'));
   }
 
   async function start(item: Item, setup: Setup, shop: Shop): Promise<void> {
@@ -82,26 +97,10 @@
           {shop}
           {freshId}
           onedit={(change, said) => keep(changeItem(item.id, change), said)}
-          onsetup={(change) =>
-            keep(
-              changeSetup(item.id, (now) => ({
-                ...(change.variantId === undefined
-                  ? now
-                  : inVariant(now, item, shop.hoops, change.variantId)),
-                ...change
-              }))
-            )}
-          onvariant={(change, variantId) =>
-            keep(
-              changeItemAndSetup(
-                item.id,
-                change,
-                (now, changed) => inVariant(now, changed, shop.hoops, variantId),
-                'a variant'
-              )
-            )}
+          onsetup={(change) => setUp(item, shop, change)}
+          onvariant={(change, variantId) => addVariant(item.id, shop, change, variantId)}
           onstart={start}
-          ondownload={(whole) => downloadJson(whole.name, whole)}
+          ondownload={(whole) => downloadJson(whole.name, itemFile(whole, setup, shop))}
         />
       </div>
       {#snippet failed(problem)}
@@ -110,7 +109,7 @@
           problem="This item cannot be planned as it stands: {problem instanceof Error
             ? problem.message
             : ''}"
-          ondownload={() => downloadJson(item.name, item)}
+          ondownload={() => downloadJson(item.name, itemFile(item, setup, shop))}
           onputaway={() => putAway('item', item.id, true, `putting away · ${item.name}`)}
         />
       {/snippet}

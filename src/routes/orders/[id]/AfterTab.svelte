@@ -54,6 +54,11 @@
     )
       kept = [...kept, leftover.key];
   }
+  const reckonWith = (spoilage: number): Promise<boolean> =>
+    keepEdit(
+      changeShop((shop) => ({ ...shop, spoilage }), 'what is spoiled'),
+      `New orders are reckoned with ${percent(spoilage)}.`
+    );
   const TIMES = [
     ['hands', 'Hands'],
     ['needle', 'Needle']
@@ -109,11 +114,7 @@
           {#if learned !== (table.input.shop.spoilage ?? after.reckoned)}<button
               type="button"
               class="button ml-2"
-              onclick={() =>
-                void keepEdit(
-                  changeShop((shop) => ({ ...shop, spoilage: learned }), 'what is spoiled'),
-                  `New orders are reckoned with ${percent(learned)}.`
-                )}>Reckon with {percent(learned)} in new orders</button
+              onclick={() => void reckonWith(learned)}>Reckon with {percent(learned)} in new orders</button
             >{/if}
         </p>
       {/if}

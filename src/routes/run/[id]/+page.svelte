@@ -102,7 +102,9 @@
   /** The item as the bobbins are planned for it: its own plan, or of one hooping of an order the plan of one copy. */
   function onceThrough({ item, trace }: RunTable, shop: Shop): PlanAndTrace {
     const { plan, order, setup } = head as RunHead;
-    return order ? planAndTrace(item, setup, shop) : { plan, trace, item, cutAccuracy: shop.cutAccuracy };
+    return order
+      ? planAndTrace(item, setup, shop)
+      : { plan, trace, item, cutAccuracy: shop.cutAccuracy, hoops: shop.hoops };
   }
 
   // A run that is over, here or on another screen, stands in the log; one of an order ticks the order down.

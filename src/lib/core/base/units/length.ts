@@ -29,13 +29,14 @@ const UNIT_MM: [pattern: RegExp, mm: number][] = [
   [/(?:inch(?:es)?|in\.?|"|″|”)$/, MM_PER_INCH]
 ];
 
-const NUMBER = /^(?:(\d+(?:[.,]\d+)?)|(\d+)\s*[-\s]\s*(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+))$/;
+const NUMBER = /^([-−–])?\s*(?:(\d+(?:[.,]\d+)?)|(\d+)\s*[-\s]\s*(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+))$/;
 
 /**
  * Reads a length as a maker types it.
  *
  * A number without a unit is in `unit`; a fraction without a unit is always inches, since nobody writes
- * millimetres as fractions.
+ * millimetres as fractions. A minus, in front of the whole, is for what lies to the left or towards you; who asks for a length that cannot
+ * be below nothing refuses it there.
  *
  * @param text what was typed, for instance `4 3/8`, `4.375"`, `111mm`, `11,1 cm`
  * @param unit the maker's own unit
@@ -44,6 +45,7 @@ const NUMBER = /^(?:(\d+(?:[.,]\d+)?)|(\d+)\s*[-\s]\s*(\d+)\s*\/\s*(\d+)|(\d+)\s
  * @example
  * parseLength('4 3/8', 'in') // { ok: true, mm: 111.125 }
  * parseLength('11.1 cm', 'in') // { ok: true, mm: 111 }
+ * parseLength('−46 mm', 'in') // { ok: true, mm: -46 }
  */
 export function parseLength(text: string, unit: LengthUnit): LengthResult {
   let rest = text.trim().toLowerCase();
@@ -66,7 +68,7 @@ export function parseLength(text: string, unit: LengthUnit): LengthResult {
   if (!found) {
     return { ok: false, problem: `“${text.trim()}” is not a length. Try 4 3/8, 4.375", 111 mm or 11.1 cm.` };
   }
-  const [, decimal, whole, top, bottom, plainTop, plainBottom] = found;
+  const [, minus, decimal, whole, top, bottom, plainTop, plainBottom] = found;
   let value: number;
   let fraction = true;
   if (decimal !== undefined) {
@@ -78,7 +80,8 @@ export function parseLength(text: string, unit: LengthUnit): LengthResult {
     value = Number(whole ?? 0) + Number(top ?? plainTop) / below;
   }
   const perUnit = factor ?? (fraction || unit === 'in' ? MM_PER_INCH : 1);
-  return { ok: true, mm: roundTo(value * perUnit, 6) };
+  const mm = roundTo(value * perUnit, 6);
+  return { ok: true, mm: minus !== undefined && mm !== 0 ? -mm : mm };
 }
 
 /**

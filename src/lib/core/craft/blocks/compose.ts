@@ -7,7 +7,7 @@ import type { Frame } from './frame';
 import { Site } from './site';
 import { type Standing, standingOf } from './standing';
 
-/** A block that cannot do its work where it stands; nothing of it is in the pattern. */
+/** A block that cannot do its work where it stands; all of it in the pattern is a step that says so. */
 export interface Trouble extends Refusal {
   blockId: string;
 }
@@ -25,8 +25,8 @@ export interface Offer {
 }
 
 /**
- * Writes blocks down one after another on the outline of a construction. A block that cannot stand where it is put is left
- * out and said; the others go on.
+ * Writes blocks down one after another on the outline of a construction. A block that cannot stand where it is put keeps its
+ * place as a step that says why nothing of it is on the sheet; the others go on.
  *
  * @param draft the construction’s outline and parts, made anew each time it is called
  * @param blocks its own parts (kind `part`) and blocks of the table, in the order of the work
@@ -78,28 +78,27 @@ function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { 
   const s = draft();
   const troubles: Trouble[] = [];
   const standings: Standing[] = [];
-  const ready = blocks.map((block) => readied(block, parts, troubles));
+  const ready = blocks.map((block) => readied(block, parts));
   const frame = frameOf(s, ready);
   const seen = new Set<string>();
+  const leaveOut = ({ id, name, kind }: Block, at: number, { why, repair }: Refusal): void => {
+    troubles.push({ blockId: id, why, repair });
+    const what = name ?? blockOf(kind)?.name ?? id;
+    // One that stands here twice has a name of its own for each place.
+    const step = seen.has(id) ? `${id}-${at}` : id;
+    s.under(id, () => void s.hand(`${step}.left-out`, { do: 'left-out', what, why, repair }));
+  };
   blocks.forEach((block, at) => {
     const standing = standingOf(s.sofar, [frame.outlineId, frame.seamId]);
     standings.push(standing);
-    if (seen.has(block.id)) {
-      troubles.push({ blockId: block.id, why: 'It stands here twice.', repair: 'Take one of the two out.' });
-      return;
-    }
-    seen.add(block.id);
-    if (block.kind === 'part') {
-      if (parts.has(block.id)) s.write(block.id, usual.movesBefore.get(block.id));
-      return;
-    }
     const own = ready[at];
-    if (!own) return;
-    const refusal = own.refuses(standing);
-    if (refusal) {
-      troubles.push({ blockId: block.id, ...refusal });
-      return;
-    }
+    if (seen.has(block.id))
+      return leaveOut(block, at, { why: 'It stands here twice.', repair: 'Take one of the two out.' });
+    if (own && 'why' in own) return leaveOut(block, at, own);
+    const refusal = own?.refuses(standing);
+    if (refusal) return leaveOut(block, at, refusal);
+    seen.add(block.id);
+    if (!own) return s.write(block.id, usual.movesBefore.get(block.id));
     s.under(block.id, () => {
       const site = new Site(s, block.id, block.name, frame);
       own.make(site);
@@ -122,28 +121,30 @@ function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { 
   return { pattern, troubles, standings };
 }
 
-function readied(block: Block, parts: ReadonlyMap<string, unknown>, troubles: Trouble[]): ReadyBlock | null {
-  if (block.kind === 'part') {
-    if (!parts.has(block.id))
-      troubles.push({
-        blockId: block.id,
-        why: `The construction has no part “${block.name ?? block.id}” with these answers.`,
-        repair: 'Take it out.'
-      });
-    return null;
-  }
+/** A block whose answers are right, or why it is none; null for a part of the construction. */
+function readied(block: Block, parts: ReadonlyMap<string, unknown>): ReadyBlock | Refusal | null {
+  if (block.kind === 'part')
+    return parts.has(block.id)
+      ? null
+      : {
+          why: `The construction has no part “${block.name ?? block.id}” with these answers.`,
+          repair: 'Take it out.'
+        };
   const found = blockOf(block.kind)?.with(block.answers);
   if (found?.ok) return found.block;
-  troubles.push({
-    blockId: block.id,
-    why: found ? found.problems.join(' ') : `There is no block ${block.kind}.`,
+  return {
+    why: found ? found.problems.map(sentence).join(' ') : `There is no block ${block.kind}.`,
     repair: found ? 'Change the answer.' : 'Take it out.'
-  });
-  return null;
+  };
+}
+
+/** A problem as a sentence. @example sentence('Width: at least 5 mm') // 'Width: at least 5 mm.' */
+function sentence(problem: string): string {
+  return problem.endsWith('.') ? problem : `${problem}.`;
 }
 
 /** The outline blocks measure from: that of the construction’s first line, or one drawn for the blocks. */
-function frameOf(s: Sequence, ready: readonly (ReadyBlock | null)[]): Frame {
+function frameOf(s: Sequence, ready: readonly (ReadyBlock | Refusal | null)[]): Frame {
   const { variant, lines } = s.sofar;
   const { width, height } = variant.size;
   const [first] = lines;
@@ -170,7 +171,7 @@ function frameOf(s: Sequence, ready: readonly (ReadyBlock | null)[]): Frame {
     edge: 'none',
     edgeMm: 0
   };
-  const frame = ready.reduce((found, own) => own?.frames(found) ?? found, plain);
+  const frame = ready.reduce((found, own) => (own && 'frames' in own ? own.frames(found) : found), plain);
   s.line(frame.outlineId, 'Outline', frame.outline);
   if (frame.seamId !== frame.outlineId) s.line(frame.seamId, 'Middle of the edge', frame.seam);
   return frame;

@@ -7,6 +7,19 @@ export const ORDER_SAYINGS = {
     ({ problem }) => problem,
     'Move the step, or put what it needs before it.'
   ),
+  'block/left-out': saying<{ what: string; why: string; repair: string }>(
+    'stop',
+    ({ what, why }) => `${what} is not on this sheet. ${why}`,
+    ({ repair }) => repair
+  ),
+  'order/never-unhooped': saying<{ onMachine: boolean }>(
+    'warn',
+    ({ onMachine }) =>
+      onMachine
+        ? 'The sheet ends with the hoop still on the machine.'
+        : 'The sheet ends with the work still in the hoop.',
+    'Take it out of the hoop at the end.'
+  ),
   'order/needs': saying<{ step: string; needs: string }>(
     'stop',
     ({ step, needs }) => `“${step}” comes before “${needs}”, which it needs.`,

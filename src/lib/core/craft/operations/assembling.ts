@@ -193,7 +193,33 @@ export const assemblingTraits = {
     spoken: null,
     start: { title: 'Do something else', seconds: 30 },
     fields: { title: text('What to do'), seconds: number('Seconds') }
+  },
+  'left-out': {
+    label: 'Not on this sheet',
+    mark: 'note',
+    wording: ({ what, why, repair }) => say(`Not on this sheet: ${what}`, `Because: ${why} ${repair}`),
+    caution: null,
+    time: () => [],
+    waits: null,
+    hoop: 'stays',
+    stack: null,
+    order: 'loose',
+    wall: false,
+    done: 'once',
+    bobbin: null,
+    ready: null,
+    spoken: null,
+    start: null,
+    fields: { what: null, why: null, repair: null }
   }
 } satisfies TraitsOf<
-  'clip' | 'turn-through' | 'close-opening' | 'join-parts' | 'punch' | 'hardware' | 'set-up' | 'other'
+  | 'clip'
+  | 'turn-through'
+  | 'close-opening'
+  | 'join-parts'
+  | 'punch'
+  | 'hardware'
+  | 'set-up'
+  | 'other'
+  | 'left-out'
 >;

@@ -16,7 +16,8 @@ interface Where {
 
 /** How a field is asked; the screen draws it by its kind. */
 type Asked = { label: string; help?: string | undefined; where?: Where | undefined; school?: string } & (
-  | { kind: 'length' | 'number' | 'text' }
+  | { kind: 'length' | 'number'; least: number; most: number }
+  | { kind: 'text' }
   | { kind: 'choice' | 'outline'; options: Option[] }
   | { kind: 'material'; kinds: Option[] }
   | { kind: 'thread' | 'threads'; onlyWithoutChart: true }
@@ -109,7 +110,7 @@ export function length(
   help?: string
 ): Field<z.ZodDefault<z.ZodNumber>> {
   return field(
-    { kind: 'length', label, help },
+    { kind: 'length', label, help, least, most },
     z
       .number('give a length')
       .min(least, `at least ${least} mm`)
@@ -127,7 +128,7 @@ export function count(
   help?: string
 ): Field<z.ZodDefault<z.ZodNumber>> {
   return field(
-    { kind: 'number', label, help },
+    { kind: 'number', label, help, least, most },
     z
       .number('give a number')
       .int('give a whole number')

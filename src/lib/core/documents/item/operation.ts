@@ -190,6 +190,13 @@ export const Operation = z.discriminatedUnion('do', [
     do: z.literal('other'),
     title: z.string().min(1).max(120),
     seconds: z.number().min(0).max(86400)
+  }),
+  // Work that was asked for and cannot be done where it was put: it keeps its place and says why.
+  z.object({
+    do: z.literal('left-out'),
+    what: z.string().min(1).max(120),
+    why: z.string().max(500),
+    repair: z.string().max(300)
   })
 ]);
 export type Operation = z.infer<typeof Operation>;

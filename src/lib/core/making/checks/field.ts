@@ -1,5 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { type Extents, extents } from '$lib/core/base/geometry';
+import { asTheDesignLies, type Hoop } from '$lib/core/documents/shop';
 import { type Check, type CheckContext, type Finding, runsOf, type StopRun } from './finding';
 
 /** Stops that reach outside the stitch field of the hoop; where a quarter turn mends it, that alone is said. */
@@ -31,10 +32,34 @@ export const field: Check = (context) => {
         }
       }
     ];
-  return out.map(({ stepId, called }): Finding =>
-    found('field/outside', stepId, { called, hoop: name, ...own, unit: plan.unit })
-  );
+  const fix = moves ? undefined : largerHoop(runs, context.hoops);
+  return out.map(({ stepId, called }): Finding => ({
+    ...found('field/outside', stepId, { called, hoop: name, ...own, unit: plan.unit }),
+    ...(fix && { fix })
+  }));
 };
+
+/** The smallest hoop of the shop whose field takes all stitching, as what mends it. */
+function largerHoop(runs: readonly StopRun[], hoops: readonly Hoop[]): Finding['fix'] {
+  const fits = [false, true].flatMap((turned) =>
+    hoops
+      .filter((hoop) => takesAll(runs, asTheDesignLies(hoop, turned).field))
+      .map((hoop) => ({ hoop, turned, area: hoop.field.width * hoop.field.height }))
+  );
+  const [best] = fits.sort((a, b) => a.area - b.area);
+  return (
+    best && {
+      label: `Take ${best.hoop.name}${best.turned ? ', turned a quarter' : ''}`,
+      apply: (before) => before,
+      setup: { hoopId: best.hoop.id, turned: best.turned }
+    }
+  );
+}
+
+/** Whether every stop lies in a field as it is. */
+function takesAll(runs: readonly StopRun[], field: Hoop['field']): boolean {
+  return runs.every(({ paths, width }) => paths.every((path) => liesIn(field, extents(path), width / 2)));
+}
 
 function liesIn(
   field: CheckContext['plan']['hoop']['field'],
@@ -53,8 +78,7 @@ function fitsTurned(
   const boxes = runs.flatMap(({ paths, width }) =>
     paths.map((path) => ({ box: extents(path), edge: width / 2 }))
   );
-  const lying = { width: field.height, height: field.width };
-  if (!boxes.every(({ box, edge }) => liesIn(lying, box, edge))) return undefined;
+  if (!takesAll(runs, { width: field.height, height: field.width })) return undefined;
   const most = (of: (box: Extents, edge: number) => number): number =>
     Math.max(...boxes.map(({ box, edge }) => of(box, edge)));
   return {

@@ -14,7 +14,7 @@ import {
   type Stop
 } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
-import type { Setup } from '$lib/core/documents/shop';
+import type { Hoop, Setup } from '$lib/core/documents/shop';
 import { EMPTY_STACK, type Layer, samplesOf, type StackState, type StackStep } from '$lib/core/making/stack';
 
 /** What a check reads: the item, its plan on this machine, and the hoop after every step. Never the construction’s name. */
@@ -24,6 +24,8 @@ export interface CheckContext {
   trace: StackStep[];
   /** How far a cut of this maker strays, mm. */
   cutAccuracy: number;
+  /** The hoops this maker has. */
+  hoops: readonly Hoop[];
 }
 
 /** Something a check has found, and what mends it where there is something: an edit, or another setup. */

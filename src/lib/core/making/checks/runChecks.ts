@@ -18,6 +18,7 @@ import { holding } from './holding';
 import { holes } from './holes';
 import { impossible } from './impossible';
 import { iron } from './iron';
+import { leftOut } from './leftOut';
 import { looseEdge } from './looseEdge';
 import { named } from './named';
 import { needle } from './needle';
@@ -38,6 +39,7 @@ import { through } from './through';
 import { together } from './together';
 import { topping } from './topping';
 import { underlay } from './underlay';
+import { unhooped } from './unhooped';
 import { untacked } from './untacked';
 import { upperTape } from './upperTape';
 import { uncutWindow } from './window';
@@ -45,8 +47,10 @@ import { zip } from './zip';
 
 /** Every check, one file each. */
 const CHECKS: readonly Check[] = [
+  leftOut,
   impossible,
   order,
+  unhooped,
   named,
   registration,
   field,

@@ -59,6 +59,8 @@ export interface PlanAndTrace {
   item: Item;
   /** How far a cut of this maker strays from its line, mm. */
   cutAccuracy: number;
+  /** The hoops of the shop. */
+  hoops: readonly Hoop[];
 }
 
 /** Plans an item as `plan` does, and gives the simulated hoop beside it. */
@@ -119,7 +121,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     cuts,
     warnings
   };
-  return { plan: planned, trace, item, cutAccuracy: shop.cutAccuracy };
+  return { plan: planned, trace, item, cutAccuracy: shop.cutAccuracy, hoops: shop.hoops };
 }
 
 /** Totals by kind; with what was learned, errors that do not go together are not added up. */

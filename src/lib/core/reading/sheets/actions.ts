@@ -92,7 +92,8 @@ class Reader extends SoFar {
 
   /** Reads what was done before once more, as at the other side. */
   #repeat({ index }: Sentence, repeats: Repeats, runsLater: boolean): boolean {
-    const own = toRepeat(repeats, this.#past, this.actions);
+    // What asks for a repeat is never repeated itself: it would not end.
+    const own = toRepeat(repeats, this.#past, this.actions).filter(({ text }) => !repeatsOf(text));
     const hands = own.findIndex(({ index: at }) => this.stops.some(({ sentence }) => sentence === at));
     const meant = runsLater && hands >= 0 && !('steps' in repeats) ? own.slice(0, hands) : own;
     for (const past of meant) this.read(againAs(past, index));
@@ -156,10 +157,11 @@ class Reader extends SoFar {
     }
     // “Cover felt on the outline” begins with a piece, whatever verb its name looks like.
     const [first] = this.things.mentions(text);
-    const named = first?.at === 0 && /\s/.test(text.slice(0, first.end)) && !/^lay\b/i.test(text);
+    const named =
+      !said.reworded && first?.at === 0 && /\s/.test(text.slice(0, first.end)) && !/^lay\b/i.test(text);
     const asked = named ? askedWithoutVerb(text, first) : undefined;
     const meaning = MEANINGS.find((each) => fits(each, text, this.now, this.things));
-    if (asked !== undefined) this.#segment({ ...said, text: asked });
+    if (asked !== undefined) this.#segment({ ...said, text: asked, reworded: true });
     else if (meaning) this.#mean(said, meaning);
     else if (this.now.waitsToRun && !this.#numbered && runsBySubject(text)) this.run(this.reached + 1, said);
     else this.#withoutVerb(said);
@@ -334,7 +336,8 @@ class Reader extends SoFar {
 
   /** Parts without a verb of the craft: “the back, right side down, over everything”, “the batting goes over the line”. */
   #withoutVerb(said: Said): void {
+    if (said.reworded) return;
     const asked = askedWithoutVerb(said.text, this.things.mentions(said.text)[0]);
-    if (asked !== undefined) this.#segment({ ...said, text: asked });
+    if (asked !== undefined) this.#segment({ ...said, text: asked, reworded: true });
   }
 }

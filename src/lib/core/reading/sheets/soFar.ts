@@ -15,6 +15,8 @@ export interface Said {
   sentence: Sentence;
   text: string;
   optional: boolean;
+  /** The text was put in other words already: what is not understood then is not put in other words again. */
+  reworded?: boolean;
 }
 
 /** The actions and stops that were read so far, and what is known of the hoop by now. */

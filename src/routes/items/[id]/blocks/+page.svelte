@@ -1,7 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import type { Block, Item } from '$lib/core/documents/item';
-  import { defaultSetup, inVariant } from '$lib/core/documents/shop';
+  import { defaultSetup } from '$lib/core/documents/shop';
   import { blocksOf, remake } from '$lib/core/reading/matching';
   import { changeItem, changeItemAndSetup, freshId, itemOnBench, live } from '$lib/data';
   import { toast } from 'svelte-sonner';
@@ -36,8 +36,6 @@
 
   async function take(id: string, change: Rebuild): Promise<void> {
     if (!found?.item) return;
-    const { shop } = found;
-    const before = found.item.variants;
     await keepEdit(
       changeItemAndSetup(
         id,
@@ -49,12 +47,8 @@
           const variantId = changed.variants.some(({ id: own }) => own === setup.variantId)
             ? setup.variantId
             : (changed.variants[0]?.id ?? setup.variantId);
-          const size = (of: typeof before): string =>
-            JSON.stringify(of.find(({ id: own }) => own === variantId)?.size);
-          // The hoop is proposed anew where the size is another.
-          return size(before) === size(changed.variants)
-            ? { ...setup, variantId }
-            : inVariant(setup, changed, shop.hoops, variantId);
+          // The hoop stays: where it no longer fits, the sheet says so and offers the one that does.
+          return { ...setup, variantId };
         },
         change.said
       )

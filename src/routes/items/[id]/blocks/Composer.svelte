@@ -137,6 +137,23 @@
       return block ? now.toSpliced(at + 1, 0, { ...block, id: `${block.kind}-${fresh}` }) : now;
     });
   }
+  /** Changes one block, the one meant when it was asked for: another may be open by the time it is stored. */
+  function changeBlock(id: string, said: string, change: (block: Block) => Block): void {
+    changeBlocks(said, (now) => now.map((block) => (block.id === id ? change(block) : block)));
+  }
+  function takeOut(id: string, name: string): void {
+    changeBlocks(`${name} taken out`, (now) => now.filter((block) => block.id !== id));
+    show({ what: 'item' });
+  }
+  function answerItem(answers: Record<string, unknown>): void {
+    // Blocks nobody changed follow the answers.
+    const own = item.blocks !== undefined;
+    onrebuild({
+      params: (params) => ({ ...params, ...answers }),
+      blocks: (now) => (own ? now : null),
+      said: 'an answer'
+    });
+  }
   function pick(stepId: string): void {
     const own = plan.steps.find(({ id }) => id === stepId)?.itemStepId;
     const block = own === undefined || own === null ? undefined : origin.get(own);
@@ -209,48 +226,28 @@
         />
       {:else if chosen}
         {@const at = blocks.indexOf(chosen)}
-        <BlockPane
-          block={chosen}
-          unit={shop.unit}
-          trouble={rows[at]?.trouble ?? null}
-          first={at === 0}
-          last={at === blocks.length - 1}
-          onanswers={(answers) =>
-            changeBlocks('an answer', (now) =>
-              now.map((block) =>
-                block.id === chosen.id ? { ...block, answers: { ...block.answers, ...answers } } : block
-              )
-            )}
-          onname={(name) =>
-            changeBlocks('a name', (now) =>
-              now.map((block) =>
-                block.id === chosen.id ? { ...block, name: name === '' ? undefined : name } : block
-              )
-            )}
-          onmove={(by) => move(chosen.id, at + by)}
-          onagain={() => again(chosen.id)}
-          onremove={() => {
-            changeBlocks(`${rows[at]?.name ?? 'a block'} taken out`, (now) =>
-              now.filter(({ id }) => id !== chosen.id)
-            );
-            show({ what: 'item' });
-          }}
-        />
+        {#key chosen.id}<BlockPane
+            block={chosen}
+            unit={shop.unit}
+            trouble={rows[at]?.trouble ?? null}
+            first={at === 0}
+            last={at === blocks.length - 1}
+            onanswers={(answers) =>
+              changeBlock(chosen.id, 'an answer', (block) => ({
+                ...block,
+                answers: { ...block.answers, ...answers }
+              }))}
+            onname={(name) =>
+              changeBlock(chosen.id, 'a name', (block) => ({
+                ...block,
+                name: name === '' ? undefined : name
+              }))}
+            onmove={(by) => move(chosen.id, at + by)}
+            onagain={() => again(chosen.id)}
+            onremove={() => takeOut(chosen.id, rows[at]?.name ?? 'a block')}
+          />{/key}
       {:else}
-        <ItemPane
-          {item}
-          {shop}
-          {setup}
-          {construction}
-          {onedit}
-          onanswers={(answers) =>
-            onrebuild({
-              params: (params) => ({ ...params, ...answers }),
-              // Blocks nobody changed follow the answers.
-              blocks: (now) => (item.blocks ? now : null),
-              said: 'an answer'
-            })}
-        />
+        <ItemPane {item} {shop} {setup} {construction} {onedit} onanswers={answerItem} />
       {/if}
       {#each problems as problem (problem)}<p
           class="mt-3 border-l-4 border-hands bg-hands-pale p-3"

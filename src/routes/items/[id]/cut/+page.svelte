@@ -236,9 +236,9 @@
           {entries}
           unit={mat.shop.unit}
           onmove={(to, count) => {
-            if (to === null)
-              keep(({ choices }) => ({ choices: choices.filter(({ key }) => key !== picked) }));
-            else move(pickedDemand.key, to, count);
+            const own = pickedDemand.key;
+            if (to === null) keep(({ choices }) => ({ choices: choices.filter(({ key }) => key !== own) }));
+            else move(own, to, count);
             picked = null;
           }}
           onclose={() => (picked = null)}

@@ -106,6 +106,14 @@
       machines: now.machines.map((each) => (each.id === id ? { ...each, ...change } : each))
     }));
   }
+  function setMetres(bobbinId: string, metres: number): void {
+    setShop((now) => ({
+      ...now,
+      bobbins: now.bobbins.map((kind) => (kind.id === bobbinId ? { ...kind, metres } : kind))
+    }));
+  }
+  const putOnSheet = (changes: Parameters<typeof putBobbins>[1]): void =>
+    edit((item) => putBobbins(item, changes), 'The bobbins stand on the sheet.');
   async function print(): Promise<void> {
     if (!made) return;
     await savePdf(
@@ -223,16 +231,9 @@
           on={setup.bobbinOn}
           {colourOf}
           onkind={(bobbinKind) => set({ bobbinKind })}
-          onmetres={(metres) =>
-            setShop((now) => ({
-              ...now,
-              bobbins: now.bobbins.map((kind) =>
-                kind.id === made.plan.bobbin.id ? { ...kind, metres } : kind
-              )
-            }))}
+          onmetres={(metres) => setMetres(made.plan.bobbin.id, metres)}
           onon={(bobbinOn) => set({ bobbinOn })}
-          onput={() =>
-            edit((item) => putBobbins(item, made.bobbins.changes), 'The bobbins stand on the sheet.')}
+          onput={() => putOnSheet(made.bobbins.changes)}
         />
       </Tabs.Content>
       <Tabs.Content value="threads" class="pt-4">
