@@ -4,6 +4,7 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 import { corePackages, coreRooms, libRooms, roomsFor } from './rooms.js';
 import lateReading from './scripts/lint/lateReading.js';
+import swallowed from './scripts/lint/swallowed.js';
 import svelteConfig from './svelte.config.js';
 
 const escaped = (text) => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&');
@@ -94,9 +95,13 @@ export default ts.config(
     }
   },
   {
-    files: ['**/*.svelte', '**/*.svelte.ts'],
+    files: ['src/**/*.{ts,svelte}'],
+    plugins: { 'jolt-step': { rules: { 'late-reading': lateReading, swallowed } } },
+    rules: { 'jolt-step/swallowed': 'error' }
+  },
+  {
+    files: ['src/**/*.svelte', 'src/**/*.svelte.ts'],
     languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } },
-    plugins: { 'jolt-step': { rules: { 'late-reading': lateReading } } },
     rules: {
       'jolt-step/late-reading': 'error',
       'svelte/no-at-html-tags': 'error',

@@ -9,7 +9,7 @@
  * own wing the rooms named here; a room may only name rooms that stand before it, so there is no circle.
  */
 export const wings = {
-  base: { units: [], geometry: ['units'] },
+  base: { problems: [], units: [], geometry: ['units'] },
   documents: {
     versions: [],
     changes: [],

@@ -11,7 +11,7 @@ export default {
     serviceWorker: { register: false },
     // Our own guard (src/lib/server/guard.ts) checks host and origin of every request, also of those that are no forms. The
     // framework’s check would refuse scripts, which send no origin, with a pasted chart as plain text.
-    csrf: { checkOrigin: false },
+    csrf: { trustedOrigins: ['*'] },
     // Everything the page needs ships with it, so nothing else may load, run or be sent anywhere.
     csp: {
       mode: 'nonce',

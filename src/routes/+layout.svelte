@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { report, reportUncaught } from './report';
   import '../app.css';
   import { page } from '$app/state';
   import {
@@ -22,7 +23,7 @@
   import StorageNotice from './StorageNotice.svelte';
   import TourBar from './TourBar.svelte';
   import { onUndoKey } from './undo';
-  import { toast, Toaster } from 'svelte-sonner';
+  import { Toaster } from 'svelte-sonner';
   import { onMount, type Snippet } from 'svelte';
 
   let { children }: { children: Snippet } = $props();
@@ -43,6 +44,7 @@
   // An empty workroom has nothing to summarise.
   const empty = live(() => null, isEmpty);
   $effect(() => (empty.value === false ? followSummaries() : undefined));
+  onMount(reportUncaught);
   onMount(async () => {
     void clearPictures(Date.now());
     // A server started for showing fills an empty browser once; what is there is never touched.
@@ -50,7 +52,7 @@
       if ((await demoWasLoaded()) || !(await isEmpty()) || !(await serverOffersDemo())) return;
       await bringInDemo();
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
+      report(error, 'The demo could not be brought in.');
     }
   });
 </script>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { messageOf } from '$lib/core/base/problems';
+  import { report } from './report';
   import { tour } from './tour.svelte';
   import { goto } from '$app/navigation';
   import { formatMinutes } from '$lib/core/base/units';
@@ -76,7 +78,7 @@
       .then(async (answer) => {
         if (answer.ok) example = (await answer.json()) as RibbonStep[];
       })
-      .catch(() => undefined);
+      .catch((problem: unknown) => console.info(`No example is shown: ${messageOf(problem)}`));
   });
 
   async function showRound(): Promise<void> {
@@ -89,7 +91,7 @@
       await bringInDemo();
       toast('The gift stall is on your shelf.');
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
+      report(error, 'The demo could not be brought in.');
     }
   }
 </script>

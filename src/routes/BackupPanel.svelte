@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { report } from './report';
   import PickFile from '$lib/ui/PickFile.svelte';
   import type { LooseBackup } from '$lib/core/documents/files';
   import {
@@ -31,8 +32,8 @@
       const now = new Date().toISOString();
       downloadJson(`jolt step ${now.slice(0, 10)}`, await makeBackup(now));
       await rememberBackup(now);
-    } catch {
-      toast.error('The backup could not be written.');
+    } catch (problem) {
+      report(problem, 'The backup was not written.');
     }
     working = false;
   }
@@ -45,8 +46,8 @@
       if (!read) toast.error(`${file.name} is not a backup. Nothing was changed.`);
       else if (read.left.length > 0 || read.truncated || read.newer) asked = { name: file.name, read };
       else await restore(file.name, read);
-    } catch {
-      toast.error(`${file.name} could not be read. Nothing was changed.`);
+    } catch (problem) {
+      report(problem, `${file.name} was not read; nothing was changed.`);
     }
     working = false;
   }
@@ -59,16 +60,16 @@
         duration: 60_000,
         action: { label: 'Undo', onClick: () => void undo(before) }
       });
-    } catch {
-      toast.error('The backup could not be stored: the browser’s storage may be full. Nothing was changed.');
+    } catch (problem) {
+      report(problem, 'The backup is not brought back; nothing was changed.');
     }
   }
   async function undo(before: Parameters<typeof undoRestore>[0]): Promise<void> {
     try {
       await undoRestore(before);
       toast('Everything is as it was before.');
-    } catch {
-      toast.error('This could not be taken back: the browser’s storage may be full. Nothing was changed.');
+    } catch (problem) {
+      report(problem, 'This was not taken back; nothing was changed.');
     }
   }
 </script>

@@ -15,5 +15,5 @@ export async function savePdf(
 ): Promise<void> {
   const written = await work;
   if (written.ok) download(name, written.value as Uint8Array<ArrayBuffer>, 'application/pdf');
-  else toast.error(`The PDF could not be written.${advice === '' ? '' : ` ${advice}`}`);
+  else toast.error(`The PDF was not written. ${written.why}${advice === '' ? '' : ` ${advice}`}`);
 }

@@ -1,3 +1,5 @@
+import { remember, remembered } from '$lib/ui/remembered';
+
 /** One thing the first visit shows: where, and what to look at. */
 export interface TourStop {
   path: string;
@@ -71,24 +73,15 @@ class Tour {
   /** Goes to a place of the tour; beyond its end, and for null, it is over. */
   go(at: number | null): TourStop | null {
     this.#at = at === null || at < 0 || at >= TOUR.length ? null : at;
-    try {
-      if (this.#at === null) localStorage.removeItem(KEY);
-      else localStorage.setItem(KEY, String(this.#at));
-    } catch {
-      // Without storage it lasts as long as the page.
-    }
+    remember(KEY, this.#at === null ? null : String(this.#at));
     return this.stop;
   }
 }
 
 function read(): number | null {
-  try {
-    const kept = localStorage.getItem(KEY);
-    const at = kept === null ? NaN : Number(kept);
-    return Number.isInteger(at) && at >= 0 && at < TOUR.length ? at : null;
-  } catch {
-    return null;
-  }
+  const kept = remembered(KEY);
+  const at = kept === null ? NaN : Number(kept);
+  return Number.isInteger(at) && at >= 0 && at < TOUR.length ? at : null;
 }
 
 export const tour = new Tour();

@@ -1,5 +1,6 @@
-import { editHistory, NotStored, redoEdit, undoEdit } from '$lib/data';
+import { editHistory, redoEdit, undoEdit } from '$lib/data';
 import { toast } from 'svelte-sonner';
+import { report } from './report';
 
 /** Takes the last edit of this tab back and says which; where it cannot be any more, it says why. */
 export async function undo(): Promise<void> {
@@ -41,11 +42,7 @@ export async function keepEdit(work: Promise<void>, said?: string, label = 'Undo
   try {
     await work;
   } catch (problem) {
-    toast.error(
-      problem instanceof NotStored
-        ? problem.message
-        : 'The change could not be stored: the browser’s storage may be full.'
-    );
+    report(problem, 'The change is not stored.');
     return false;
   }
   if (said === undefined) return true;

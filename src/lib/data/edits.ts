@@ -1,3 +1,4 @@
+import { InWords } from '$lib/core/base/problems';
 import { isSame, merge } from '$lib/core/documents/changes';
 import type { CutJob } from '$lib/core/documents/cutJob';
 import { readRow, type RowOf } from '$lib/core/documents/files';
@@ -86,7 +87,7 @@ function wordsFor({ kind, before, after }: DocumentChange): string {
 }
 
 /** An edit that cannot be stored, in words for the maker. */
-export class NotStored extends Error {}
+export class NotStored extends InWords {}
 
 /**
  * Changes documents as they stand in the store, in one transaction, so that two quick changes both hold and nothing is
@@ -114,7 +115,8 @@ let last: Promise<unknown> = Promise.resolve();
 /** Edits and what takes them back come one after another, so that a quick undo means the edit just made. */
 function inTurn<T>(work: () => Promise<T>): Promise<T> {
   const made = last.then(work);
-  last = made.catch(() => undefined);
+  // Who asked for the edit hears how it went; the next one does not wait for that.
+  last = Promise.allSettled([made]);
   return made;
 }
 

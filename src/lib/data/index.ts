@@ -11,7 +11,6 @@ export {
   changeSetup,
   changeShop,
   changeStash,
-  NotStored,
   putAway,
   redoEdit,
   storeCut,

@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/base/problems';
 let asked = false;
 
 /**
@@ -7,7 +8,9 @@ let asked = false;
 export function askToKeep(): void {
   if (asked || typeof navigator === 'undefined' || !('storage' in navigator)) return;
   asked = true;
-  void navigator.storage.persist().catch(() => false);
+  void navigator.storage.persist().catch((problem: unknown) => {
+    console.info(`The browser does not say whether it keeps things: ${messageOf(problem)}`);
+  });
 }
 
 /** Whether the browser has promised to keep what is stored; null where it cannot say. */

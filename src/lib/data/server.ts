@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/base/problems';
 import { loadDemo, type DemoPack } from './demo';
 
 /** Whether the server was started to show the demo. */
@@ -6,8 +7,9 @@ export async function serverOffersDemo(): Promise<boolean> {
     const answer = await fetch('/api/health');
     const body: unknown = await answer.json();
     return typeof body === 'object' && body !== null && 'demo' in body && body.demo === true;
-  } catch {
-    // Offline: there is nothing to offer.
+  } catch (problem) {
+    // Offline there is nothing to offer.
+    console.info(`No demo: ${messageOf(problem)}`);
     return false;
   }
 }

@@ -1,3 +1,4 @@
+import { whyNot } from '$lib/core/base/problems';
 import type { RunHead } from '$lib/core/documents/run';
 import { nextCommand, type RunState } from '$lib/core/running/runs';
 import type { MachineCommand, MachineJob, MachineState, StandInSetup } from '$lib/core/running/standIn';
@@ -32,12 +33,8 @@ async function call<T>(path: string, method: string, body?: unknown): Promise<Re
       code: error?.code ?? 'failed',
       message: error?.message ?? 'The machine did not answer.'
     };
-  } catch {
-    return {
-      ok: false,
-      code: 'offline',
-      message: 'The server does not answer. Go on by hand; the run is kept.'
-    };
+  } catch (problem) {
+    return { ok: false, code: 'offline', message: `${whyNot(problem)} Go on by hand; the run is kept.` };
   }
 }
 
@@ -117,10 +114,9 @@ export class RunFollowing {
       this.#queue = this.#queue
         .then(() => appendFromMachine(this.runId, this.session, event, at, clientId()))
         .then(() => (this.#taken = event.seq))
-        .catch(
-          () =>
-            (this.refused = 'What the machine told could not be stored: the browser’s storage may be full.')
-        );
+        .catch((problem: unknown) => {
+          this.refused = `What the machine told is not kept. ${whyNot(problem)}`;
+        });
     });
   }
 

@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/base/problems';
 import { type DrawingReading, readSvg } from '$lib/core/reading/drawings';
 import type { Paper } from '$lib/core/reading/pages';
 import { kindOf, textOf } from './kind';
@@ -63,8 +64,8 @@ export async function openFile(name: string, bytes: Uint8Array): Promise<Brought
     case 'json':
       try {
         return { kind: 'document', name, value: JSON.parse(textOf(bytes)) as unknown };
-      } catch {
-        return refused('not-json', 'This looks like JSON but is broken: it cannot be read to its end.');
+      } catch (problem) {
+        return refused('not-json', `This looks like JSON but is broken: ${messageOf(problem)}.`);
       }
     case 'text':
       return { kind: 'text', name, text: textOf(bytes) };

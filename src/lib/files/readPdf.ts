@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/base/problems';
 import type { Page, Paper, PaperWord } from '$lib/core/reading/pages';
 import { LIMITS } from './limits';
 import { pdfLibrary } from './pdfLibrary';
@@ -71,7 +72,7 @@ export async function readPdf(
       };
     }
     return { ok: true, paper: { pages }, pages: pdf.numPages, skipped: pdf.numPages - count };
-  } catch {
+  } catch (problem) {
     if (locked)
       return {
         ok: false,
@@ -81,10 +82,19 @@ export async function readPdf(
     return {
       ok: false,
       code: 'broken',
-      message: 'This PDF is damaged and cannot be opened. Download it again, or bring the chart as text.'
+      message: `This PDF is damaged and cannot be opened (${messageOf(problem)}). Download it again, or bring the chart as text.`
     };
   } finally {
-    await task.destroy().catch(() => undefined);
+    await ended(task);
+  }
+}
+
+/** Lets go of what a PDF took; that it could not be let go whole changes nothing of what was read. */
+async function ended(task: { destroy(): Promise<void> }): Promise<void> {
+  try {
+    await task.destroy();
+  } catch (problem) {
+    console.info(`A PDF was not let go whole: ${messageOf(problem)}`);
   }
 }
 

@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/base/problems';
 import { unzipSync } from 'fflate';
 import { LIMITS, sizeWords } from './limits';
 
@@ -48,7 +49,11 @@ export function readZip(bytes: Uint8Array): ZipReading {
     });
     const entries = Object.entries(files).map(([name, content]) => ({ name, bytes: content }));
     return { ok: true, entries, left };
-  } catch {
-    return { ok: false, message: 'This ZIP file is damaged and cannot be opened. Download it again.' };
+  } catch (problem) {
+    const why = messageOf(problem);
+    return {
+      ok: false,
+      message: `This ZIP file is damaged and cannot be opened (${why}). Download it again.`
+    };
   }
 }

@@ -1,3 +1,4 @@
+import { InWords } from '$lib/core/base/problems';
 import { gunzipSync, gzipSync, strFromU8, strToU8 } from 'fflate';
 import { LIMITS } from './limits';
 
@@ -11,12 +12,7 @@ const IV = 12;
 const ROUNDS = 250_000;
 
 /** A text that cannot be sealed or opened, with a reason for the maker. */
-class NotSealed extends Error {}
-
-/** Why a hand-over did not work, in words. */
-export function sealProblem(error: unknown): string {
-  return error instanceof NotSealed ? error.message : 'The hand-over did not work. Nothing was changed.';
-}
+class NotSealed extends InWords {}
 
 /** Whether this page may encrypt: browsers allow it on this computer and over https only. */
 export function canSeal(): boolean {
@@ -65,9 +61,10 @@ export async function opened(bytes: Uint8Array<ArrayBuffer>, secret: string): Pr
   let small: ArrayBuffer;
   try {
     small = await crypto.subtle.decrypt({ name: 'AES-GCM', iv }, await keyOf(secret, salt), rest);
-  } catch {
+  } catch (problem) {
     throw new NotSealed(
-      'The code does not open it: look at its letters again, and make a new one on the other device.'
+      'The code does not open it: look at its letters again, and make a new one on the other device.',
+      { cause: problem }
     );
   }
   const packed = new Uint8Array(small);

@@ -1,3 +1,4 @@
+import { InWords } from '$lib/core/base/problems';
 import { LIMITS, sizeWords } from './limits';
 import { pdfLibrary } from './pdfLibrary';
 
@@ -16,14 +17,7 @@ export const PICTURE_SIZES = { cloth: 1024, design: 1400, photo: 1600 } as const
 const PAGE_PIXELS = 2400;
 
 /** A picture that cannot be used, with a reason for the maker. */
-class NoPicture extends Error {}
-
-/** Why a picture is not kept, in words. */
-export function photoProblem(error: unknown): string {
-  return error instanceof NoPicture
-    ? error.message
-    : 'The photo could not be stored: the browser’s storage may be full. Nothing else is lost.';
-}
+class NoPicture extends InWords {}
 
 /**
  * A picture made small enough to keep in the browser. What a camera wrote beside it (place, time, device) is left behind.
@@ -55,9 +49,10 @@ async function decode(file: Blob): Promise<ImageBitmap> {
     return file.type === 'application/pdf'
       ? await pdfPage(file)
       : await createImageBitmap(file, { imageOrientation: 'from-image' });
-  } catch {
+  } catch (problem) {
     throw new NoPicture(
-      'This file is no picture that can be read here. Take a JPEG, a PNG or a page as PDF.'
+      'This file is no picture that can be read here. Take a JPEG, a PNG or a page as PDF.',
+      { cause: problem }
     );
   }
 }

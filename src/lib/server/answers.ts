@@ -1,4 +1,7 @@
+import { messageOf } from '$lib/core/base/problems';
 import { json } from '@sveltejs/kit';
+
+const AN_OBJECT = 'Send a JSON object, for instance { "item": … }.';
 
 /** Largest body a route reads, bytes. */
 export const MAX_BODY_BYTES = 2 * 1024 * 1024;
@@ -33,9 +36,10 @@ export async function readBytes(request: Request, most: number): Promise<BytesRe
     let part;
     try {
       part = await reader.read();
-    } catch {
-      // The server’s own limit breaks the stream off.
-      return tooLarge;
+    } catch (problem) {
+      // The server’s own limit breaks the stream off; anything else is a sender that went away.
+      if ((problem as { status?: unknown }).status === 413) return tooLarge;
+      return { ok: false, answer: refuse(400, 'broken-off', `The request broke off: ${messageOf(problem)}`) };
     }
     if (part.done) break;
     size += part.value.byteLength;
@@ -68,8 +72,8 @@ export async function readBody(request: Request): Promise<BodyResult> {
     if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
       return { ok: true, value: value as Record<string, unknown> };
     }
-  } catch {
-    // Answered below, with the words for anything that is no object.
+    return { ok: false, answer: refuse(400, 'not-json', `${AN_OBJECT} This is JSON, but no object.`) };
+  } catch (problem) {
+    return { ok: false, answer: refuse(400, 'not-json', `${AN_OBJECT} ${messageOf(problem)}.`) };
   }
-  return { ok: false, answer: refuse(400, 'not-json', 'Send a JSON object, for instance { "item": … }.') };
 }

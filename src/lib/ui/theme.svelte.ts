@@ -1,3 +1,5 @@
+import { remember } from './remembered';
+
 const KEY = 'jolt-step.theme';
 
 /** Day or night, as static/theme.js set it before the first paint. */
@@ -13,11 +15,7 @@ class Theme {
     this.#night = !this.#night;
     const wish = this.#night ? 'night' : 'day';
     document.documentElement.dataset.theme = wish;
-    try {
-      localStorage.setItem(KEY, wish);
-    } catch {
-      // Without storage the choice lasts as long as the page.
-    }
+    remember(KEY, wish);
   }
 }
 

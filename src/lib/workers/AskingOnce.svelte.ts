@@ -2,6 +2,7 @@ import type { BatchInput } from '$lib/core/ordering/day';
 import type { Promised, Spread } from '$lib/core/ordering/promise';
 import type { StashEntry } from '$lib/core/documents/stash';
 import type { Raised, WeekInput } from '$lib/core/ordering/week';
+import { whyNot } from '$lib/core/base/problems';
 import { wrap } from 'comlink';
 import { batchWorker, type BatchWorker, type WeekAnswer } from './batchWorker';
 import { type Course, Following } from './Following.svelte';
@@ -14,14 +15,14 @@ abstract class AskingOnce<Input, Answer> extends Following<Input> {
 
   protected begin(input: Input, { wanted, end }: Course): () => void {
     const worker = batchWorker();
-    worker.addEventListener('error', () => end(false));
+    worker.addEventListener('error', ({ message }) => end(whyNot(message)));
     this.ask(wrap<BatchWorker>(worker), input).then(
       (answer) => {
         if (wanted()) this.answer = answer;
-        end(true);
+        end();
         worker.terminate();
       },
-      () => end(false)
+      (problem: unknown) => end(whyNot(problem))
     );
     return () => worker.terminate();
   }

@@ -1,4 +1,5 @@
 import type { BatchInput, BatchPlan } from '$lib/core/ordering/day';
+import { whyNot } from '$lib/core/base/problems';
 import { proxy, wrap } from 'comlink';
 import { batchWorker, type BatchWorker } from './batchWorker';
 import { type Course, Following } from './Following.svelte';
@@ -17,15 +18,15 @@ export class BatchPlanning extends Following<BatchInput> {
     const better = (plan: BatchPlan): void => {
       if (wanted()) this.plan = plan;
     };
-    worker.addEventListener('error', () => end(false));
+    worker.addEventListener('error', ({ message }) => end(whyNot(message)));
     wrap<BatchWorker>(worker)
       .plan(input, proxy(better))
       .then(
         (plan) => {
           better(plan);
-          end(true);
+          end();
         },
-        () => end(false)
+        (problem: unknown) => end(whyNot(problem))
       );
     return () => worker.terminate();
   }

@@ -1,17 +1,23 @@
+import { tooLong } from './bounded';
+
 /** How a piece of work tells what it comes to. */
 export interface Course {
   /** Whether it is still wanted. */
   wanted: () => boolean;
-  /** It is over; false where it broke off. */
-  end: (whole: boolean) => void;
+  /** It is over; with why, where it broke off. */
+  end: (problem?: string) => void;
 }
 
 /** Work that follows its source: done anew when what it is made from has changed, what it gave before stays until then. */
 export abstract class Following<Input> {
   working = $state(false);
-  failed = $state(false);
+  /** Why the work came to no end; null where it did, or has not yet. */
+  failed = $state<string | null>(null);
   #key = '';
   #stop: (() => void) | undefined;
+
+  /** @param seconds the most the work may take */
+  constructor(private readonly seconds = 120) {}
 
   /** Begins anew when what the work is made from has changed. */
   follow(input: Input): void {
@@ -19,21 +25,24 @@ export abstract class Following<Input> {
     if (key === this.#key) return;
     this.#key = key;
     this.stop();
-    this.failed = false;
+    this.failed = null;
     this.working = true;
     let wanted = true;
-    this.#stop = () => (wanted = false);
-    const stopWork = this.begin(input, {
-      wanted: () => wanted,
-      end: (whole) => {
-        if (!wanted) return;
-        this.failed = !whole;
-        this.stop();
-      }
-    });
+    const end = (problem?: string): void => {
+      if (!wanted) return;
+      this.failed = problem ?? null;
+      this.stop();
+    };
+    const timer = setTimeout(() => end(tooLong(this.seconds)), this.seconds * 1000);
+    const over = (): void => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+    this.#stop = over;
+    const stopWork = this.begin(input, { wanted: () => wanted, end });
     if (!wanted) return stopWork();
     this.#stop = () => {
-      wanted = false;
+      over();
       stopWork();
     };
   }

@@ -1,4 +1,5 @@
 import type { ThreadPlan, ThreadPlanInput } from '$lib/core/preparing/threads';
+import { whyNot } from '$lib/core/base/problems';
 import { wrap } from 'comlink';
 import { type Course, Following } from './Following.svelte';
 import { threadsWorker, type ThreadsWorker } from './threadsWorker';
@@ -9,15 +10,15 @@ export class ThreadPlanning extends Following<ThreadPlanInput> {
 
   protected begin(input: ThreadPlanInput, { wanted, end }: Course): () => void {
     const worker = threadsWorker();
-    worker.addEventListener('error', () => end(false));
+    worker.addEventListener('error', ({ message }) => end(whyNot(message)));
     wrap<ThreadsWorker>(worker)
       .plan(input)
       .then(
         (made) => {
           if (wanted()) this.made = made;
-          end(true);
+          end();
         },
-        () => end(false)
+        (problem: unknown) => end(whyNot(problem))
       );
     return () => worker.terminate();
   }

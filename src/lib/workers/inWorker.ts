@@ -1,7 +1,6 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
+import { Bounded, type WorkerResult } from './bounded';
 import type { FilesWorker } from './files.worker';
-
-export type WorkerResult<T> = { ok: true; value: T } | { ok: false; late: boolean };
 
 /**
  * Does one piece of work in a worker of its own and ends the worker, at the latest when the time is up.
@@ -12,20 +11,11 @@ export async function inWorker<T>(
   seconds: number,
   work: (files: Remote<FilesWorker>) => Promise<T>
 ): Promise<WorkerResult<T>> {
-  const worker = new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  try {
-    return await Promise.race([
-      work(wrap<FilesWorker>(worker)).then((value) => ({ ok: true as const, value })),
-      new Promise<WorkerResult<T>>((done) => {
-        timer = setTimeout(() => done({ ok: false, late: true }), seconds * 1000);
-        worker.addEventListener('error', () => done({ ok: false, late: false }));
-      })
-    ]);
-  } catch {
-    return { ok: false, late: false };
-  } finally {
-    clearTimeout(timer);
-    worker.terminate();
-  }
+  const files = new Bounded<FilesWorker>(
+    () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' }),
+    seconds
+  );
+  const result = await files.ask(work);
+  files.close();
+  return result ?? { ok: false, late: false, why: 'It was stopped.' };
 }

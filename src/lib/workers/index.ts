@@ -14,4 +14,4 @@ export {
 } from './writePdf';
 export { ThreadPlanning } from './ThreadPlanning.svelte';
 export { followSummaries } from './summaries';
-export type { WorkerResult } from './inWorker';
+export type { WorkerResult } from './bounded';

@@ -24,6 +24,6 @@ export async function openFileInWorker(name: string, bytes: Uint8Array): Promise
         kind: 'refused',
         name,
         code: 'broken',
-        message: 'This file could not be opened: reading it broke off.'
+        message: `This file could not be opened. ${read.why}`
       };
 }

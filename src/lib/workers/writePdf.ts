@@ -5,7 +5,8 @@ import type { ShoppingRow } from '$lib/core/preparing/cutting';
 import type { PaperName, TemplatePage } from '$lib/core/preparing/templates';
 import type { NeedleSheet } from '$lib/core/preparing/threads';
 import type { BesideSheet, JobSheet, Looks } from '$lib/files';
-import { inWorker, type WorkerResult } from './inWorker';
+import type { WorkerResult } from './bounded';
+import { inWorker } from './inWorker';
 
 /** The most that writing a PDF may take, s. */
 const SECONDS = 30;

@@ -1,10 +1,10 @@
 <script lang="ts">
+  import { report } from '../report';
   import { formatMinutes } from '$lib/core/base/units';
   import { appearance, sketchOf } from '$lib/core/making/appearance';
   import { bringInDemo, getItem, getShop, live } from '$lib/data';
   import ItemPicture from '$lib/ui/picture/ItemPicture.svelte';
   import { goto } from '$app/navigation';
-  import { toast } from 'svelte-sonner';
   import { TOUR, tour } from '../tour.svelte';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
@@ -27,7 +27,7 @@
       tour.go(0);
       await goto(TOUR[0]?.path ?? '/items');
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
+      report(error, 'The demo could not be brought in.');
     }
   }
 </script>

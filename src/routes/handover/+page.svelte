@@ -17,7 +17,8 @@
     takeOver,
     undoRestore
   } from '$lib/data';
-  import { canSeal, sealProblem } from '$lib/files';
+  import { report } from '../report';
+  import { canSeal } from '$lib/files';
   import { downloadJson } from '$lib/ui/files';
   import PickFile from '$lib/ui/PickFile.svelte';
   import QrCode from '$lib/ui/QrCode.svelte';
@@ -27,7 +28,7 @@
   import { SvelteMap } from 'svelte/reactivity';
   import { toast } from 'svelte-sonner';
   import DifferenceList from './DifferenceList.svelte';
-  import { leave, refusal, take } from './throughServer';
+  import { leave, take } from './throughServer';
 
   const here = live(
     () => null,
@@ -53,7 +54,7 @@
     try {
       given = await leave(JSON.stringify(await handedOver(handed(), new Date().toISOString())));
     } catch (error) {
-      toast.error(refusal(error) ?? sealProblem(error));
+      report(error, 'Nothing was handed over; a file does it without the server.');
     }
     working = false;
   }
@@ -90,7 +91,7 @@
     try {
       await look(await take(code));
     } catch (error) {
-      toast.error(refusal(error) ?? sealProblem(error));
+      report(error, 'Nothing was taken over.');
     }
     working = false;
   }
@@ -104,8 +105,8 @@
         duration: 60_000,
         action: { label: 'Undo', onClick: () => void undoRestore(before) }
       });
-    } catch {
-      toast.error('It could not be stored: the browser’s storage may be full. Nothing was changed.');
+    } catch (problem) {
+      report(problem, 'It is not stored; nothing was changed.');
     }
   }
   onMount(() => {

@@ -1,16 +1,8 @@
+import { InWords, messageOf as saidBy } from '$lib/core/base/problems';
 import { opened, readCode, sealed, freshSecret, writtenCode } from '$lib/files';
 
 /** A refusal of the server, in its words. */
-class Refused extends Error {}
-
-/** Why the server did not take or give it, in words. */
-export function refusal(error: unknown): string | null {
-  if (error instanceof Refused) return error.message;
-  // No answer at all.
-  return error instanceof TypeError
-    ? 'The server is not there just now. Hand it over as a file instead.'
-    : null;
-}
+class Refused extends InWords {}
 
 /** Leaves a text with the server, encrypted, for ten minutes. @returns the code that opens it, and until when */
 export async function leave(text: string): Promise<{ code: string; until: number }> {
@@ -42,7 +34,7 @@ async function messageOf(answer: Response): Promise<string> {
   try {
     const { error } = (await answer.json()) as { error?: { message?: string } };
     return error?.message ?? 'The server did not take it.';
-  } catch {
-    return 'The server did not take it.';
+  } catch (problem) {
+    return `The server did not take it: ${saidBy(problem)}`;
   }
 }

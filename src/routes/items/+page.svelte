@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { report } from '../report';
   import EmptyState from '$lib/ui/EmptyState.svelte';
   import UndoBar from '../UndoBar.svelte';
   import { keepEdit } from '../undo';
@@ -56,7 +57,7 @@
     try {
       await bringInDemo();
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
+      report(error, 'The demo could not be brought in.');
     }
   }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { report } from '../report';
   import EmptyState from '$lib/ui/EmptyState.svelte';
   import { goto } from '$app/navigation';
   import type { DocumentError } from '$lib/core/documents/files';
@@ -21,7 +22,6 @@
   import OpenFile from '$lib/ui/OpenFile.svelte';
   import { Archive, ArchiveRestore } from '@lucide/svelte';
   import { format, parseISO } from 'date-fns';
-  import { toast } from 'svelte-sonner';
 
   const table = live(() => null, ordersWithProgress);
   let showAway = $state(false);
@@ -59,7 +59,7 @@
     try {
       await bringInDemo();
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : 'The demo could not be brought in.');
+      report(error, 'The demo could not be brought in.');
     }
   }
   async function putAway(id: string, name: string): Promise<void> {

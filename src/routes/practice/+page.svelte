@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { report } from '../report';
   import EmptyState from '$lib/ui/EmptyState.svelte';
   import type { Drill } from '$lib/core/running/drills';
   import {
@@ -12,7 +13,6 @@
     stationItem
   } from '$lib/core/running/drills';
   import { getItem, getShop, keepPractice, live, practiceKept, shelfRows } from '$lib/data';
-  import { toast } from 'svelte-sonner';
   import DrillView from './DrillView.svelte';
 
   const table = live(
@@ -58,8 +58,8 @@
     known = practised(known ?? Practised.parse({}), drill, right, new Date());
     try {
       await keepPractice(known);
-    } catch {
-      toast.error('What you practised could not be stored: the browser’s storage may be full.');
+    } catch (problem) {
+      report(problem, 'What you practised is not kept.');
     }
   }
   function next(): void {

@@ -2,7 +2,8 @@
   import { formatSize, type LengthUnit } from '$lib/core/base/units';
   import type { ClothPhoto } from '$lib/core/documents/item';
   import { addPicture, freshId } from '$lib/data';
-  import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
+  import { whyNot } from '$lib/core/base/problems';
+  import { PICTURE_SIZES, smallPicture } from '$lib/files';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import PickFile from '$lib/ui/PickFile.svelte';
   import { photoUrl, wantPhotos } from '$lib/ui/picture/photos.svelte';
@@ -32,7 +33,7 @@
       const width = photo?.width ?? USUAL;
       onchange({ picture: id, width, height: Math.max(1, (width * small.height) / small.width) });
     } catch (error) {
-      problem = photoProblem(error);
+      problem = whyNot(error);
     }
   }
 </script>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { report } from '../report';
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
   import type { Item } from '$lib/core/documents/item';
@@ -92,8 +93,8 @@
         trouble: [...(known.run.trouble ?? []), { symptom, cause, at: new Date().toISOString() }].slice(-20)
       });
       toast('It is kept with the run, and said before the next start where the same could happen.');
-    } catch {
-      toast.error('It could not be stored: the browser’s storage may be full.');
+    } catch (problem) {
+      report(problem, 'It is not kept with the run.');
     }
   }
 </script>

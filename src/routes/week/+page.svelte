@@ -111,6 +111,9 @@
 <div class="flex flex-wrap items-center gap-4">
   <h1 class="mr-auto text-3xl">Week</h1>
   {#if planning.working}<p class="text-soft" role="status">planning all orders together</p>{/if}
+  {#if planning.failed}<p class="border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">
+      The week was not planned anew. {planning.failed}
+    </p>{/if}
   <UndoBar />
   {#if table.value}<button type="button" class="button" onclick={() => (settingHours = true)}
       ><Clock size={20} aria-hidden="true" />Hours, days off</button

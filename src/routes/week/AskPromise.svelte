@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whyNot } from '$lib/core/base/problems';
   import { newLine } from '$lib/core/documents/order';
   import { sayTime } from '$lib/core/ordering/day';
   import type { Spread } from '$lib/core/ordering/promise';
@@ -44,7 +45,7 @@
         spread
       });
     } catch (error) {
-      problem = error instanceof Error ? error.message : 'This cannot be planned.';
+      problem = whyNot(error);
     }
   }
 </script>

@@ -62,6 +62,8 @@
         date, or of fewer pieces.
       </p>{/if}
   {:else}<p class="mt-1 text-soft" role="status">
-      {raising.failed ? 'The trials stopped before their end.' : 'Trying each with the whole week.'}
+      {raising.failed
+        ? `The trials stopped before their end. ${raising.failed}`
+        : 'Trying each with the whole week.'}
     </p>{/if}
 </section>

@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/base/problems';
 import { untrack } from 'svelte';
 import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 
@@ -30,7 +31,10 @@ export function wantPhotos(ids: readonly string[]): void {
 }
 
 async function fetched(id: string): Promise<void> {
-  const image = await source(id).catch(() => undefined);
+  const image = await source(id).catch((problem: unknown) => {
+    console.info(`A picture is not shown: ${messageOf(problem)}`);
+    return undefined;
+  });
   if (image) urls.set(id, URL.createObjectURL(image));
   else asked.delete(id);
 }

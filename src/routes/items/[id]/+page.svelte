@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { report } from '../../report';
   import { RUN_VERSION } from '$lib/core/documents/run';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
@@ -18,7 +19,6 @@
     putAway
   } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
-  import { toast } from 'svelte-sonner';
   import { keepEdit } from '../../undo';
   import NotReadable from './NotReadable.svelte';
   import Sheet from './Sheet.svelte';
@@ -70,8 +70,8 @@
         now,
         clientId()
       );
-    } catch {
-      toast.error('The run could not be stored: the browser’s storage may be full.');
+    } catch (problem) {
+      report(problem, 'The run was not begun.');
       return;
     }
     await goto(`/run/${id}`);

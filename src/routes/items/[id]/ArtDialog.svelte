@@ -4,7 +4,8 @@
   import { appearance, placedIn, stopsInPlace } from '$lib/core/making/appearance';
   import type { StackStep } from '$lib/core/making/stack';
   import { addPicture } from '$lib/data';
-  import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
+  import { whyNot } from '$lib/core/base/problems';
+  import { PICTURE_SIZES, smallPicture } from '$lib/files';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
   import PickFile from '$lib/ui/PickFile.svelte';
@@ -51,7 +52,7 @@
       const { id: picture } = await addPicture({ id: freshId(), at: Date.now(), image: small.image });
       draft = { ...placedIn(place.box, small), id: draft?.id ?? freshId(), picture, stopIds: place.stopIds };
     } catch (error) {
-      problem = photoProblem(error);
+      problem = whyNot(error);
     }
   }
 

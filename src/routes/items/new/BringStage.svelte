@@ -115,6 +115,9 @@
         {papers.refused.message}
       </p>
     {/if}
+    {#each [papers.unread, papers.untold].filter((said) => said !== null) as said (said)}
+      <p class="mt-3 border-l-4 border-hands bg-hands-pale p-3" role="alert">{said}</p>
+    {/each}
     {#if papers.archive}
       <div class="mt-3 border-l-4 border-rule-strong px-4 py-2">
         <p class="font-bold">{papers.archive.name} holds</p>

@@ -11,6 +11,7 @@
 </script>
 
 <script lang="ts">
+  import { messageOf } from '$lib/core/base/problems';
   import { extents, type Outline, type Path, pathData, shapePath } from '$lib/core/base/geometry';
   import { formatLength, formatSize, MM_PER_INCH } from '$lib/core/base/units';
   import { type Shop, smallestFit } from '$lib/core/documents/shop';
@@ -61,7 +62,7 @@
       const rawEdge = shapePath(start.shape, width, height);
       return { edge: composeEdge({ rawEdge, satinWidth, overlap, gap, accuracy: shop.cutAccuracy }) };
     } catch (problem) {
-      return { problem: problem instanceof Error ? problem.message : 'This edge cannot be made.' };
+      return { problem: messageOf(problem) };
     }
   });
   const edge = $derived(composed.edge);

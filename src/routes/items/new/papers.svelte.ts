@@ -59,6 +59,9 @@ export class Papers {
   refused = $state.raw<{ name: string; message: string } | null>(null);
   /** What was read of the text or paper; it is read again in a worker whenever the maker says more about it. */
   reading = $state.raw<ChartReading | null>(null);
+  /** Why the paper was not read, or no item was made of the sheet; null where that went well. */
+  unread = $state<string | null>(null);
+  untold = $state<string | null>(null);
   /** How the maker says the columns of this paper are laid out. */
   layout = $state.raw<KnownLayout | null>(null);
   /** Which of several lists on the paper comes first; the others become variants. */
@@ -166,7 +169,9 @@ export class Papers {
       corrections: this.corrections,
       layouts: this.layout ? [this.layout] : this.#known
     });
-    if (reading) this.reading = reading;
+    if (!reading) return;
+    this.unread = reading.ok ? null : `This paper was not read. ${reading.why}`;
+    if (reading.ok) this.reading = reading.value;
   }
 
   /** The paper as an item keeps it: where it came from, its text, the lines that are no stops. */
@@ -212,7 +217,9 @@ export class Papers {
       shop,
       answers
     );
-    if (told) this.told = told;
+    if (!told) return;
+    this.untold = told.ok ? null : `No item was made of this sheet. ${told.why}`;
+    this.told = told.ok ? told.value : null;
   }
 
   /** Ends the reading in the background. */
@@ -273,8 +280,9 @@ export class Papers {
   /** A numbered sheet beside a chart that is there already adds to it. */
   async #isSheetOnly(source: string | Paper, name: string): Promise<boolean> {
     const reading = await this.#reader.read(source, { layouts: this.#known });
-    if (!reading || reading.rows.length > 0 || reading.instructions.length === 0) return false;
-    this.sheet = { name, source, reading };
+    if (!reading?.ok || reading.value.rows.length > 0 || reading.value.instructions.length === 0)
+      return false;
+    this.sheet = { name, source, reading: reading.value };
     return true;
   }
 
@@ -288,6 +296,8 @@ export class Papers {
     this.layout = null;
     this.firstList = 0;
     this.reading = null;
+    this.unread = null;
+    this.untold = null;
     if (source.kind !== 'text') void this.#read();
   }
 }

@@ -1,3 +1,4 @@
+import { report } from '../../report';
 import { Item } from '$lib/core/documents/item';
 import type { Setup } from '$lib/core/documents/shop';
 import { addItem } from '$lib/data';
@@ -18,10 +19,8 @@ export async function stored(whole: Item, setup: Setup): Promise<boolean> {
   try {
     await addItem(checked.data, setup);
     return true;
-  } catch {
-    toast.error(
-      'The item could not be stored: the browser’s storage may be full. Nothing you typed is lost.'
-    );
+  } catch (problem) {
+    report(problem, 'The item is not stored; nothing you typed is lost.');
     return false;
   }
 }

@@ -14,7 +14,8 @@
     removePhoto,
     type Photo
   } from '$lib/data';
-  import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
+  import { report } from '../../report';
+  import { PICTURE_SIZES, smallPicture } from '$lib/files';
   import { keepEdit } from '../../undo';
   import { Camera, Image, X } from '@lucide/svelte';
   import { toast } from 'svelte-sonner';
@@ -46,7 +47,7 @@
         image: small.image
       });
     } catch (error) {
-      toast.error(photoProblem(error));
+      report(error, 'The photo is not kept.');
     }
   }
   /** The item of the run, to know whether a photo takes the place of its drawn picture. */
@@ -64,7 +65,7 @@
         `This photo stands for ${run.itemName} on the shelf and in lists.`
       );
     } catch (error) {
-      toast.error(photoProblem(error));
+      report(error, 'The photo is not kept.');
     }
   }
   function withoutPhoto(item: Item): Item {

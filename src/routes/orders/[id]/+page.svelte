@@ -125,7 +125,7 @@
       {/each}
     {:else if planning.failed}
       <p class="mt-2 border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">
-        This order could not be planned. Check its items and machines.
+        This order was not planned. {planning.failed}
       </p>
     {:else if order.lines.length > 0}
       <p class="mt-2 text-soft" role="status">Planning …</p>

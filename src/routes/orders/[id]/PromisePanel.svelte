@@ -53,7 +53,7 @@
     {/if}
   {:else}<p class="mt-2 text-soft" role="status">
       {promising.failed
-        ? 'The trials stopped before their end.'
+        ? `The trials stopped before their end. ${promising.failed}`
         : 'Trying the plan a thousand times over, with what may happen.'}
     </p>{/if}
 </section>

@@ -13,7 +13,8 @@
   import type { Item } from '$lib/core/documents/item';
   import { LEAVE_ON } from '$lib/core/ordering/hoopings';
   import { bobbinUse } from '$lib/core/solvers/bobbins';
-  import { photoProblem, PICTURE_SIZES, smallPicture } from '$lib/files';
+  import { report } from '../../report';
+  import { PICTURE_SIZES, smallPicture } from '$lib/files';
   import {
     addPhoto,
     appendEvent,
@@ -136,10 +137,8 @@
     try {
       await appendEvent(head.id, draft, Date.now(), clientId());
       if (draft.type === 'done' && draft.stepId === LEAVE_ON) await goOnInHoop(head);
-    } catch {
-      toast.error(
-        'This could not be stored, so the screen has not moved. The browser’s storage may be full.'
-      );
+    } catch (problem) {
+      report(problem, 'This is not stored, so the screen has not moved.');
     }
   }
 
@@ -157,7 +156,7 @@
       });
       toast('The photo is with this run.');
     } catch (error) {
-      toast.error(photoProblem(error));
+      report(error, 'The photo is not kept.');
     }
   }
 

@@ -1,3 +1,4 @@
+import { messageOf } from '$lib/core/base/problems';
 import type { Voice } from '$lib/data';
 
 /** Calls a step out as it comes; nothing where there is none. */
@@ -37,7 +38,7 @@ function tone(kind: 'hands' | 'done'): void {
     note.connect(loudness).connect(audio.destination);
     note.start();
     note.stop(audio.currentTime + 0.5);
-  } catch {
-    // No sound on this device.
+  } catch (problem) {
+    console.info(`No sound on this device: ${messageOf(problem)}`);
   }
 }

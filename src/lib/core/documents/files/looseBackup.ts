@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { messageOf } from '$lib/core/base/problems';
 import { CutJob } from '$lib/core/documents/cutJob';
 import { brokenReferences, Item } from '$lib/core/documents/item';
 import { Order } from '$lib/core/documents/order';
@@ -42,7 +43,7 @@ const LISTS = {
   pictures: { what: 'picture', schema: PictureText }
 } as const;
 type List = keyof typeof LISTS;
-const isList = (field: string): field is List => field in LISTS;
+const isList = (field: string): field is List => Object.hasOwn(LISTS, field);
 
 /** A document that cannot be read as one of a newer Jolt Step can. */
 const NEWER = 'it was written by a newer Jolt Step';
@@ -78,11 +79,11 @@ export class BackupReader {
     let value: unknown;
     try {
       value = JSON.parse(text);
-    } catch {
+    } catch (problem) {
       this.#left.push({
         what: isList(field) ? LISTS[field].what : field,
         name: place(at),
-        why: 'it is broken'
+        why: `it is broken: ${messageOf(problem)}`
       });
       return;
     }

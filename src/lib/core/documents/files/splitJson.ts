@@ -123,8 +123,10 @@ export class JsonSplitter {
     try {
       const name: unknown = JSON.parse(text);
       return typeof name === 'string' ? name : null;
-    } catch {
-      return null;
+    } catch (problem) {
+      // A name that is no JSON names nothing; the part is told as broken with its place.
+      if (problem instanceof SyntaxError) return null;
+      throw problem;
     }
   }
 

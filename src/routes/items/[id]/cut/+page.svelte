@@ -208,6 +208,9 @@
       </p>
     </aside>
     <section aria-label="Cutting plan" aria-busy={planning.working}>
+      {#if planning.failed}<p class="border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">
+          The best plan found so far: the search broke off. {planning.failed}
+        </p>{/if}
       <div class="flex min-h-11 flex-wrap items-baseline gap-x-4">
         <h2 class="text-2xl">Cutting plan</h2>
         <p>

@@ -128,6 +128,9 @@
 {#if found && setup && made}
   <ItemHeader plan={made.plan}><UndoBar /></ItemHeader>
   <div class="mt-3"><TestStitch item={found.item} shop={found.shop} /></div>
+  {#if planning.failed}<p class="mt-3 border-l-4 border-hands bg-hands-pale px-3 py-1.5" role="alert">
+      The threads were not planned anew. {planning.failed}
+    </p>{/if}
   <div aria-busy={planning.working}>
     <div class="mt-3 flex min-h-7 flex-wrap items-baseline gap-x-3">
       <h2 class="text-lg">As the sheet stands</h2>

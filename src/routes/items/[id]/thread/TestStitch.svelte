@@ -1,11 +1,11 @@
 <script lang="ts">
+  import { report } from '../../../report';
   import { goto } from '$app/navigation';
   import type { Item } from '$lib/core/documents/item';
   import { defaultSetup, type Shop } from '$lib/core/documents/shop';
   import { trialCloth, trialFor, trialItem, trialWords } from '$lib/core/running/trial';
   import { addItem, freshId } from '$lib/data';
   import { FlaskConical } from '@lucide/svelte';
-  import { toast } from 'svelte-sonner';
 
   /** A small trial before a costly item, and what the last one showed. */
   let { item, shop }: { item: Item; shop: Shop } = $props();
@@ -29,7 +29,7 @@
       await addItem(made, defaultSetup(made, shop));
       await goto(`/items/${made.id}`);
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : 'The test could not be made.');
+      report(error, 'The test could not be made.');
     }
   }
 </script>

@@ -15,15 +15,14 @@ export const GET: RequestHandler = ({ params, request, url }) => {
   const after = /^\d{1,9}$/.test(wanted) ? Number(wanted) : 0;
   const encoder = new TextEncoder();
   let end: (() => void) | undefined;
+  let closed = false;
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const close = (): void => {
         end?.();
-        try {
-          controller.close();
-        } catch {
-          // It is closed already.
-        }
+        if (closed) return;
+        closed = true;
+        controller.close();
       };
       const send = (text: string): void => {
         // Who does not read what is sent is let go, and comes back where it left off.
@@ -31,11 +30,7 @@ export const GET: RequestHandler = ({ params, request, url }) => {
           close();
           return;
         }
-        try {
-          controller.enqueue(encoder.encode(text));
-        } catch {
-          end?.();
-        }
+        if (!closed) controller.enqueue(encoder.encode(text));
       };
       const watcher: Watcher = (told) => {
         if ('event' in told)
@@ -48,6 +43,7 @@ export const GET: RequestHandler = ({ params, request, url }) => {
       if (!end) close();
     },
     cancel() {
+      closed = true;
       end?.();
     }
   });

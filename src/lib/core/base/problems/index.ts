@@ -1,0 +1,1 @@
+export { InWords, isOurFault, messageOf, whyNot } from './problems';
