@@ -5,6 +5,7 @@ import {
   formatMinutes,
   formatSize,
   metresPer,
+  parseDuration,
   parseLength,
   roundUpForCutting
 } from '$lib/core/base/units';
@@ -60,6 +61,29 @@ describe('units', () => {
         })
       );
     });
+  });
+
+  it('reads a time as a maker types it, and back what it writes', () => {
+    const cases: [string, number | undefined][] = [
+      ['12', 720],
+      ['12 min', 720],
+      ['1 h 10', 4200],
+      ['2 min 30 s', 150],
+      ['1,5 h', 5400],
+      ['90 s', 90],
+      ['2:30', 150],
+      ['1:00:05', 3605],
+      ['0', 0],
+      ['', undefined],
+      ['soon', undefined],
+      ['-5', undefined]
+    ];
+    for (const [text, seconds] of cases) expect(parseDuration(text), text).to.equal(seconds);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 599 }), (seconds) => {
+        expect(parseDuration(formatDuration(seconds))).to.equal(seconds);
+      })
+    );
   });
 
   it('writes inches with real fractions and millimetres to a tenth', () => {

@@ -43,13 +43,15 @@ export {
   getRun,
   keepBobbin,
   markRun,
+  mendTime,
   openRuns,
   photosOf,
   prepareRun,
   removePhoto,
   runDocument,
   runDocuments,
-  troubledRuns
+  bringRunBack,
+  deleteRun
 } from './runs';
 export { bringInDemo, serverOffersDemo } from './server';
 export { getShop } from './shop';
@@ -57,6 +59,7 @@ export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.sv
 export { addPicture, clearPictures, getPicture } from './pictures';
 export { keepPractice, practiceKept } from './practice';
 export { importStash, listStash, stashDocument } from './stash';
+export { bobbinsMeasured, troubledRuns } from './learned';
 export {
   keepSummaries,
   lastRun,
@@ -70,11 +73,4 @@ export {
 export { storageTrouble, watchStorage } from './trouble.svelte';
 export { keepWeek, weekKept } from './week';
 export { keepVoice, type Voice, voiceKept } from './voice';
-export {
-  bobbinsMeasured,
-  cuttingMat,
-  itemOnBench,
-  keepShoppingWants,
-  shoppingMat,
-  threadTable
-} from './workbench';
+export { cuttingMat, itemOnBench, keepShoppingWants, shoppingMat, threadTable } from './workbench';

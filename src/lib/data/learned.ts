@@ -1,5 +1,12 @@
 import type { LearnedCount } from '$lib/core/documents/shop';
-import { countsFromItems, learnFromRuns, lessonWords, taughtBy } from '$lib/core/running/learning';
+import {
+  bobbinMeasures,
+  countsFromItems,
+  learnFromRuns,
+  lessonWords,
+  taughtBy
+} from '$lib/core/running/learning';
+import type { RunSummary } from '$lib/core/running/runs';
 import { db } from './db';
 import { readable } from './rows';
 import { MARKED, recentRuns } from './runs';
@@ -11,6 +18,32 @@ const TELLING = 100;
 async function countsOfItems(): Promise<LearnedCount[]> {
   const rows = await db.items.orderBy('updatedAt').reverse().limit(TELLING).toArray();
   return countsFromItems(readable('item', rows));
+}
+
+/** Runs that say something of bobbins: enough for years of a small workroom. */
+const BOBBIN_RUNS = 400;
+/** Runs with trouble that are looked at before a start. */
+const TROUBLED = 100;
+
+function findTroubled(): Promise<RunSummary[]> {
+  return db.runSummaries
+    .orderBy('startedAt')
+    .reverse()
+    .filter(({ trouble = [] }) => trouble.length > 0)
+    .limit(TROUBLED)
+    .toArray();
+}
+
+/** What logged run-outs measured of the bobbins, as the worker last found it. */
+export async function bobbinsMeasured(): Promise<number[]> {
+  const found = await db.computed.get('bobbins');
+  return found?.key === 'bobbins' ? found.value : [];
+}
+
+/** Runs of which the maker said what went wrong, the latest first, as the worker last found them. */
+export async function troubledRuns(): Promise<RunSummary[]> {
+  const found = await db.computed.get('troubled');
+  return found?.key === 'troubled' ? found.value : [];
 }
 
 /** Lessons told of the last run. */
@@ -30,12 +63,15 @@ export async function refreshLearned(): Promise<void> {
   ]);
   // An item more among very many tells nothing new of counts.
   const known = items === 0 ? 0 : Math.round(Math.log(items) / Math.log(1.05));
-  const stamp = JSON.stringify([finished.length, finished.slice(-RECENT), marked?.value, hands, known]);
+  const stamp = JSON.stringify([2, finished.length, finished.slice(-RECENT), marked?.value, hands, known]);
   if (before?.stamp === stamp) return;
-  const teaching = await recentRuns(RECENT, teaches);
-  const [latest] = await recentRuns(1);
+  const told = await recentRuns(BOBBIN_RUNS);
+  const teaching = told.filter(teaches).slice(0, RECENT);
+  const [latest] = told;
   const lessons = latest ? taughtBy(teaching, latest.id, hands).slice(0, LESSONS).map(lessonWords) : [];
   await db.computed.bulkPut([
+    { key: 'bobbins', stamp, value: told.flatMap(bobbinMeasures) },
+    { key: 'troubled', stamp, value: await findTroubled() },
     { key: 'learned', stamp, value: { ...learnFromRuns(teaching, hands), counts: await countsOfItems() } },
     {
       key: 'last-run',

@@ -1,5 +1,5 @@
 import type { Run, RunEvent, RunHead } from '$lib/core/documents/run';
-import { foldRun, followMachine, type RunSummary } from '$lib/core/running/runs';
+import { fitsScreen, foldRun, followMachine } from '$lib/core/running/runs';
 import type { MachineEvent } from '$lib/core/running/standIn';
 import type { BobbinKind, BobbinOn } from '$lib/core/documents/shop';
 import { db, type Photo } from './db';
@@ -24,18 +24,19 @@ export function eventsOf(runId: string): Promise<RunEvent[]> {
 export async function prepareRun(head: RunHead, at: number, client: string): Promise<void> {
   await db.transaction('rw', db.runs, db.events, async () => {
     await db.runs.add(head);
-    await db.events.add(newEvent(head.id, 1, { type: 'prepare', stepId: null }, at, client));
+    await db.events.add(newEvent(head.id, 1, { type: 'prepare', stepId: null, clock: 1 }, at, client));
   });
 }
 
 export type EventDraft = Pick<RunEvent, 'type' | 'stepId'> &
-  Partial<Pick<RunEvent, 'stop' | 'stitch' | 'text' | 'fault' | 'to' | 'seconds' | 'from'>>;
+  Partial<Pick<RunEvent, 'stop' | 'stitch' | 'text' | 'fault' | 'to' | 'seconds' | 'from' | 'clock'>>;
 
 /**
  * Appends an event to a run. The next number is taken inside the transaction, so two tabs never write the
  * same one; the screen moves only when this has resolved.
  *
  * @param at milliseconds since 1970
+ * @returns the event; undefined for a press that names another step than the one on the screen, which is not stored
  * @throws Error when the browser cannot store it, as when its storage is full
  */
 export async function appendEvent(
@@ -43,7 +44,7 @@ export async function appendEvent(
   draft: EventDraft,
   at: number,
   client: string
-): Promise<RunEvent> {
+): Promise<RunEvent | undefined> {
   return db.transaction('rw', db.runs, db.events, () => append(runId, draft, at, client));
 }
 
@@ -79,10 +80,19 @@ export function lastTold(events: readonly RunEvent[], session: string): number {
   return events.reduce((last, { from }) => (from?.session === session ? Math.max(last, from.seq) : last), 0);
 }
 
-/** Appends within a transaction that is open. */
-async function append(runId: string, draft: EventDraft, at: number, client: string): Promise<RunEvent> {
-  const last = await db.events.where('[runId+seq]').between([runId, 0], [runId, Infinity]).last();
-  const event = newEvent(runId, (last?.seq ?? 0) + 1, draft, at, client);
+/** Appends within a transaction that is open; a press that does not fit the screen any more is not stored. */
+async function append(
+  runId: string,
+  draft: EventDraft,
+  at: number,
+  client: string
+): Promise<RunEvent | undefined> {
+  const known = await eventsOf(runId);
+  const head = await getRun(runId);
+  if (head && !fitsScreen(foldRun(head.plan.steps, known), draft)) return undefined;
+  const last = known.at(-1);
+  const clock = known.reduce((most, event) => Math.max(most, event.clock ?? event.seq), 0) + 1;
+  const event = newEvent(runId, (last?.seq ?? 0) + 1, { ...draft, clock }, at, client);
   await db.events.add(event);
   if (draft.type === 'finish' || draft.type === 'stop-early') {
     await db.runs.update(runId, { finishedAt: new Date(at).toISOString() });
@@ -120,19 +130,66 @@ export async function markRun(
     await db.runs.update(id, change);
     if (change.leftOut !== undefined) await db.runSummaries.update(id, { leftOut: change.leftOut });
     if (change.trouble !== undefined) await db.runSummaries.update(id, { trouble: change.trouble });
-    const marks = (await db.meta.get(MARKED))?.value;
-    await db.meta.put({ key: MARKED, value: (typeof marks === 'number' ? marks : 0) + 1 });
+    await markAll();
   });
 }
 
-/** Runs of which the maker said what went wrong, the latest first; only their summaries are read. */
-export async function troubledRuns(): Promise<RunSummary[]> {
-  return db.runSummaries
-    .orderBy('startedAt')
-    .reverse()
-    .filter(({ trouble = [] }) => trouble.length > 0)
-    .limit(LOOKED_AT)
-    .toArray();
+/** How often something was said of runs that are over; what is computed from them is computed anew then. */
+async function markAll(): Promise<void> {
+  const marks = (await db.meta.get(MARKED))?.value;
+  await db.meta.put({ key: MARKED, value: (typeof marks === 'number' ? marks : 0) + 1 });
+}
+
+/**
+ * Mends the time of a step in the log, whether the run is over or not.
+ *
+ * @param seconds as it really was
+ */
+export async function mendTime(
+  runId: string,
+  stepId: string,
+  seconds: number,
+  at: number,
+  client: string
+): Promise<void> {
+  await db.transaction('rw', db.runs, db.events, db.runSummaries, db.meta, async () => {
+    await append(runId, { type: 'mend-time', stepId, seconds }, at, client);
+    // Its summary is made anew.
+    await db.runSummaries.delete(runId);
+    await markAll();
+  });
+}
+
+/** A run with all that is kept of it, to bring it back. */
+export interface DeletedRun {
+  head: RunHead;
+  events: RunEvent[];
+  photos: Photo[];
+}
+
+/** Deletes a run with its events and photos; gives what brings it back, or undefined where there is none. */
+export async function deleteRun(id: string): Promise<DeletedRun | undefined> {
+  return db.transaction('rw', db.runs, db.events, db.photos, db.runSummaries, db.meta, async () => {
+    const head = await db.runs.get(id);
+    if (!head) return undefined;
+    const deleted = { head, events: await eventsOf(id), photos: await photosOf(id) };
+    await db.runs.delete(id);
+    await db.events.where('runId').equals(id).delete();
+    await db.photos.where('runId').equals(id).delete();
+    await db.runSummaries.delete(id);
+    await markAll();
+    return deleted;
+  });
+}
+
+/** Brings a deleted run back. */
+export async function bringRunBack({ head, events, photos }: DeletedRun): Promise<void> {
+  await db.transaction('rw', db.runs, db.events, db.photos, db.meta, async () => {
+    await db.runs.put(head);
+    await db.events.bulkPut(events);
+    await db.photos.bulkPut(photos);
+    await markAll();
+  });
 }
 
 /** Every run with its events, the latest first. */

@@ -1,4 +1,5 @@
 import type { Learned } from '$lib/core/documents/shop';
+import type { RunSummary } from '$lib/core/running/runs';
 import type { ItemSummary } from '$lib/core/making/summary';
 
 /** A summary as it is stored: what it was made from, and what came of it. */
@@ -26,4 +27,6 @@ export interface LastRun {
 export type Computed =
   | { key: 'learned'; stamp: string; value: Learned }
   | { key: 'last-run'; stamp: string; value: LastRun | null }
-  | { key: 'short'; stamp: string; value: string[] };
+  | { key: 'short'; stamp: string; value: string[] }
+  | { key: 'bobbins'; stamp: string; value: number[] }
+  | { key: 'troubled'; stamp: string; value: RunSummary[] };

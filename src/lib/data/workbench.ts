@@ -72,11 +72,6 @@ export interface ThreadTable {
 /** Runs that say something of bobbins, needles and times: enough for years of a small workroom. */
 export const THREAD_RUNS = 400;
 
-/** What logged run-outs measured of the bobbins. */
-export async function bobbinsMeasured(): Promise<number[]> {
-  return (await recentRuns(THREAD_RUNS)).flatMap(bobbinMeasures);
-}
-
 /** The thread table of an item; undefined when there is no such item. */
 export async function threadTable(id: string): Promise<ThreadTable | undefined> {
   const [item, setup, shop, stash, runs] = await Promise.all([

@@ -3,16 +3,20 @@
   import { formatDuration } from '$lib/core/base/units';
   import type { RunEvent, RunEventType } from '$lib/core/documents/run';
   import { compareRun, faultName } from '$lib/core/running/runs';
-  import { live, runDocument } from '$lib/data';
+  import { bringRunBack, deleteRun, live, runDocument } from '$lib/data';
   import { downloadJson } from '$lib/ui/files';
   import Ribbon from '$lib/ui/ribbon/Ribbon.svelte';
   import { ribbonSteps } from '$lib/core/making/summary';
   import { actualRibbonSteps } from '$lib/core/running/runs';
   import { ribbonSeconds } from '$lib/ui/ribbon/layout';
   import Times from '$lib/ui/Times.svelte';
-  import { Download } from '@lucide/svelte';
+  import { Download, Trash2 } from '@lucide/svelte';
   import { format } from 'date-fns';
   import RunChart from './RunChart.svelte';
+  import StepTime from './StepTime.svelte';
+  import { goto } from '$app/navigation';
+  import { toast } from 'svelte-sonner';
+  import { report } from '../../report';
   import TrialForm from './TrialForm.svelte';
   import RunKeepsakes from './RunKeepsakes.svelte';
 
@@ -36,6 +40,27 @@
     note: 'Note',
     again: 'Run again'
   };
+  async function remove(id: string, name: string): Promise<void> {
+    try {
+      const deleted = await deleteRun(id);
+      await goto('/log');
+      if (!deleted) return;
+      toast(`The run of ${name} is deleted.`, {
+        duration: 60_000,
+        action: { label: 'Undo', onClick: () => void bringBack(deleted) }
+      });
+    } catch (error) {
+      report(error, 'The run is not deleted.');
+    }
+  }
+  async function bringBack(deleted: Parameters<typeof bringRunBack>[0]): Promise<void> {
+    try {
+      await bringRunBack(deleted);
+      toast('The run is back in the log.');
+    } catch (error) {
+      report(error, 'The run is not back.');
+    }
+  }
   const wordsFor = ({ type, fault }: RunEvent): string => (fault ? faultName(fault) : (WORDS[type] ?? type));
 </script>
 
@@ -55,6 +80,12 @@
       class="button button-quiet no-print"
       onclick={() => downloadJson(`run of ${run.itemName}`, run)}
       ><Download size={20} aria-hidden="true" />Download the run</button
+    >
+    <button
+      type="button"
+      class="button button-quiet no-print"
+      onclick={() => void remove(run.id, run.itemName)}
+      ><Trash2 size={20} aria-hidden="true" />Delete the run</button
     >
   </header>
 
@@ -113,7 +144,8 @@
           ></thead
         >
         <tbody>
-          {#each compared.steps as { step, predicted: expected, actual: seconds } (step.id)}
+          {#each compared.steps as each (each.step.id)}
+            {@const { step, predicted: expected } = each}
             <tr class="border-b border-rule">
               <td class="py-1.5 {step.kind === 'hand' ? 'text-hands' : ''}"
                 ><span class="mr-2 inline-block w-6 text-right text-soft">{step.number}</span>{step.stop
@@ -122,7 +154,7 @@
               >
               <td class="pl-4 text-right whitespace-nowrap">{formatDuration(expected)}</td>
               <td class="pl-4 text-right font-semibold whitespace-nowrap"
-                >{seconds === null ? 'not reached' : formatDuration(seconds)}</td
+                ><StepTime runId={run.id} compared={each} /></td
               >
             </tr>
           {/each}

@@ -36,6 +36,7 @@
     type EventDraft
   } from '$lib/data';
   import { toast } from 'svelte-sonner';
+  import { forgetSeen } from './away';
   import FollowDialog from './FollowDialog.svelte';
   import RunScreen from './RunScreen.svelte';
 
@@ -113,6 +114,7 @@
     if (head && (folded?.phase === 'finished' || folded?.phase === 'stopped-early')) void leaveFor(head);
   });
   async function leaveFor(over: RunHead): Promise<void> {
+    forgetSeen(over.id);
     // What shared its hoop is finished at the table now.
     const left = await leftInHoop(over);
     if (left !== undefined) return goto(`/run/${left}`);

@@ -31,7 +31,10 @@
   import { mainKeyWords } from './words';
   import RunKeys from './RunKeys.svelte';
   import { type Ask, keysOf } from './keys';
+  import { type Away, type AwayAnswer, awayFrom, countedOf, seen } from './away';
+  import AwayDialog from './AwayDialog.svelte';
   import { keepAwake } from './keepAwake';
+  import { untrack } from 'svelte';
 
   interface Props {
     head: RunHead;
@@ -84,10 +87,25 @@
   const trace = $derived(simulated?.trace ?? []);
 
   let now = $state(Date.now());
+  /** Time in which nobody looked, until the maker says what happened. */
+  let away = $state.raw<Away | null>(null);
+  function look(): void {
+    now = Date.now();
+    away ??= awayFrom(head.id, run, step, now);
+    // Until it is answered nobody has looked.
+    if (!away) seen(head.id, now);
+  }
   $effect(() => {
-    const timer = setInterval(() => (now = Date.now()), 250);
+    untrack(look);
+    const timer = setInterval(() => untrack(look), 250);
     return () => clearInterval(timer);
   });
+  function sayAway(answer: AwayAnswer): void {
+    if (away && step)
+      onevent({ type: 'away', ...at, to: answer, seconds: countedOf(answer, away, run, step) });
+    seen(head.id, Date.now());
+    away = null;
+  }
   const passed = $derived(stepSeconds(run, now));
   /** The stitch that is known: told by the machine now, or marked, or gone back to. */
   const known = $derived(
@@ -156,11 +174,7 @@
     more = false;
     onevent({ type: 'skip', ...at });
   }
-  const askFor = (what: Ask): void => {
-    more = false;
-    leavesAfter = false;
-    ask = what;
-  };
+  const askFor = (what: Ask): void => void ([more, leavesAfter, ask] = [false, false, what]);
   /** What is under way asks how it is left; anything else is left as it stands. */
   function leave(): void {
     if (going) leaving = true;
@@ -245,7 +259,7 @@
   <RunKeys
     keys={keyed.keys}
     quiet={keyed.quiet}
-    listening={ask === null && !choosing && !more && !leaving && !over && !busy}
+    listening={ask === null && away === null && !choosing && !more && !leaving && !over && !busy}
   />
 </main>
 
@@ -274,6 +288,7 @@
     leavesAfter = true;
   }}
 />
+<AwayDialog seconds={away?.seconds ?? null} stitches={step?.kind === 'stop'} onanswer={sayAway} />
 <FaultDialog open={choosing} onclose={() => (choosing = false)} onfault={fault} />
 <MoreDialog
   open={more}

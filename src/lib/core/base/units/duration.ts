@@ -47,3 +47,31 @@ export function formatClock(seconds: number): string {
   const rest = String(whole % 60).padStart(2, '0');
   return hours > 0 ? `${hours}:${String(minutes).padStart(2, '0')}:${rest}` : `${minutes}:${rest}`;
 }
+
+const DURATION =
+  /^(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:m|min|minutes?|$))?\s*(?:(\d+)\s*s(?:ec|econds?)?)?$/i;
+
+/**
+ * Reads a time as a maker types it; a number alone is minutes.
+ *
+ * @returns seconds; undefined where it is no time
+ *
+ * @example
+ * parseDuration('1 h 10') // 4200
+ * parseDuration('2 min 30 s') // 150
+ */
+export function parseDuration(text: string): number | undefined {
+  const clock = /^(\d+):([0-5]\d)(?::([0-5]\d))?$/.exec(text.trim());
+  if (clock) {
+    const [first, second, third] = clock
+      .slice(1)
+      .map((part) => (part === undefined ? undefined : Number(part)));
+    return third === undefined
+      ? (first ?? 0) * 60 + (second ?? 0)
+      : (first ?? 0) * 3600 + (second ?? 0) * 60 + third;
+  }
+  const found = DURATION.exec(text.trim());
+  if (!found || text.trim() === '') return undefined;
+  const number = (part: string | undefined): number => Number((part ?? '0').replace(',', '.'));
+  return Math.round(number(found[1]) * 3600 + number(found[2]) * 60 + number(found[3]));
+}

@@ -1,4 +1,4 @@
-export { formatClock, formatDuration, formatMinutes } from './duration';
+export { formatClock, formatDuration, formatMinutes, parseDuration } from './duration';
 export {
   formatLength,
   formatSize,

@@ -90,20 +90,26 @@ export function differences(here: Backup, there: Backup): Difference[] {
 }
 
 /**
- * The events of one run as two devices wrote them, put together by when they happened, each once, numbered anew. What both
- * have is the same event however it is numbered.
+ * The events of one run as two devices wrote them, each once, numbered anew. They are ordered by what each device had seen
+ * (Lamport, Time, clocks and the ordering of events, 1978) and never by wall clocks, so that what came after something stands
+ * after it wherever the two are put together, and whoever begins. What both have is the same event however it is numbered.
  *
  * @example
  * mergedEvents([start, laid], [start, stitched]).map(({ seq }) => seq) // [1, 2, 3]
  */
 export function mergedEvents(here: readonly RunEvent[], there: readonly RunEvent[]): RunEvent[] {
-  // What both devices have is one event, however each has numbered it.
-  const key = (event: RunEvent): string => JSON.stringify(sorted({ ...event, seq: 0 }));
+  // A writer’s clock goes up with each event, so it names one; events of before are told by all they say.
+  const key = (event: RunEvent): string =>
+    event.clock === undefined
+      ? JSON.stringify(sorted({ ...event, seq: 0 }))
+      : `${event.client} ${event.clock}`;
   const all = new Map<string, RunEvent>();
   for (const event of [...here, ...there]) if (!all.has(key(event))) all.set(key(event), event);
-  // Of the same moment the earlier number stands first, as one device wrote it.
+  const when = ({ clock, seq }: RunEvent): number => clock ?? seq;
   return [...all.values()]
-    .sort((a, b) => a.at - b.at || a.seq - b.seq)
+    .sort(
+      (a, b) => when(a) - when(b) || (a.client < b.client ? -1 : a.client > b.client ? 1 : 0) || a.at - b.at
+    )
     .map((event, at) => ({ ...event, seq: at + 1 }));
 }
 

@@ -50,6 +50,8 @@ const RUN_EVENT_TYPES = [
   'pause',
   'resume',
   'follow',
+  'away',
+  'mend-time',
   'finish',
   'stop-early'
 ] as const;
@@ -68,7 +70,22 @@ export const RunEvent = z.object({
   text: z.string().max(2000).default(''),
   fault: Fault.optional().describe('what went wrong'),
   to: z.string().max(200).optional().describe('the step gone to, the check ticked, or the machine followed'),
-  seconds: z.number().min(0).optional().describe('needle time of the stop as the machine counted it, s'),
+  clock: z
+    .number()
+    .int()
+    .min(1)
+    .optional()
+    .describe(
+      'one more than the highest its writer had seen: what came after what, whatever any wall clock says'
+    ),
+  seconds: z
+    .number()
+    .min(0)
+    .max(31_536_000)
+    .optional()
+    .describe(
+      'needle time as the machine counted it, the time away that counts, or the time as it is mended, s'
+    ),
   from: z
     .object({ session: z.string().min(1).max(120), seq: z.number().int().min(1) })
     .optional()

@@ -1,6 +1,6 @@
 import type { Run } from '$lib/core/documents/run';
 import type { Learned, Shop } from '$lib/core/documents/shop';
-import { foldRun } from '$lib/core/running/runs';
+import { canBe, foldRun } from '$lib/core/running/runs';
 import { type HandSeen, learn, type NeedleSeen } from './learn';
 
 /**
@@ -23,6 +23,7 @@ export function observed(
     plan.steps.forEach((step, at) => {
       const seconds = state.seconds[at] ?? 0;
       if (state.done[at] !== true || again.has(step.id)) return;
+      if (state.trusted[at] !== true || !canBe(step, seconds)) return;
       if (step.stop) {
         const needle = step.stop.needle ?? { stitching: step.running.value, overhead: 0, trims: 0 };
         seen.needles.push({ run: id, machine: plan.machine.id, ...needle, seconds });

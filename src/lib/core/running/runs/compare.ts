@@ -1,5 +1,6 @@
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { RunEvent } from '$lib/core/documents/run';
+import { canBe } from './canBe';
 import { foldRun } from './fold';
 
 /** A step as predicted and as it was. */
@@ -8,6 +9,8 @@ export interface ComparedStep {
   predicted: number;
   /** Null where the run never came to the step. */
   actual: number | null;
+  /** The time teaches nothing: it cannot be, or nobody knows it. */
+  doubted: boolean;
   /** Faults and marks logged in the step. */
   incidents: RunEvent[];
 }
@@ -47,6 +50,7 @@ export function compareRun(plan: Plan, events: readonly RunEvent[]): Comparison 
       step,
       predicted: expected,
       actual: seen ? seconds : null,
+      doubted: done && (state.trusted[at] !== true || !canBe(step, seconds)),
       incidents: state.incidents.filter(({ stepId }) => stepId === step.id)
     };
   });

@@ -1,78 +1,14 @@
-import type { PlanStep } from '$lib/core/documents/plan';
 import type { Fault, RunEvent, RunEventType } from '$lib/core/documents/run';
-
-/** What the fold needs of a plan’s step. */
-export type RunStep = Pick<PlanStep, 'id' | 'kind'>;
-
-/** A fault and what it took to put right. */
-export interface FaultRecord {
-  fault: Fault;
-  stepId: string;
-  stop: number | null;
-  stitch: number | null;
-  at: number;
-  /** Seconds until it was sorted; null where nobody told. */
-  seconds: number | null;
-  /** The machine told of it, and will tell when it goes on. */
-  told: boolean;
-}
-
-/** Where a half-stitched hooping was left. */
-export interface Bookmark {
-  stepId: string;
-  stop: number | null;
-  stitch: number | null;
-  at: number;
-  text: string;
-}
-
-/** What a run has come to. */
-export interface RunState {
-  phase: 'not-started' | 'running' | 'paused' | 'set-aside' | 'finished' | 'stopped-early';
-  /** Index of the step on the screen; the number of steps once all are done. */
-  at: number;
-  /** Which steps are done. */
-  done: boolean[];
-  /** Indices of steps left for later, in the order they were left. */
-  skipped: number[];
-  /** Active seconds of each step up to the last event; pauses and faults left out. */
-  seconds: number[];
-  /** Time from which the clock of the step, or of the open fault, goes on, ms; null while it stands still. */
-  clockFrom: number | null;
-  /** The fault that is being put right. */
-  fault: FaultRecord | null;
-  faults: FaultRecord[];
-  /** Set while the hooping waits half-stitched. */
-  bookmark: Bookmark | null;
-  /** Faults, marks and notes, in order. */
-  incidents: RunEvent[];
-  /** Checks before the start that are ticked. */
-  checked: string[];
-  /** The machine this run follows. */
-  follows: string | null;
-  startedAt: number | null;
-  endedAt: number | null;
-  lastSeq: number;
-  /** Indices of the steps that stood on the screen before, for going back. */
-  path: number[];
-  /** Seconds booked to the step since it came onto the screen. */
-  visit: number;
-  /** A stitch of the step on the screen that is known, and the step’s seconds at that moment. */
-  known: { stitch: number; seconds: number } | null;
-  /** The last stitch that was marked, while its stop is not done. */
-  mark: { stepId: string; stop: number | null; stitch: number } | null;
-}
+import type { Bookmark, FaultRecord, RunState, RunStep } from './runState';
 
 const OVER: readonly RunState['phase'][] = ['finished', 'stopped-early'];
-/** Presses that name the step on the screen; on a stale screen they count for nothing. */
-const MOVES: readonly RunEventType[] = ['done', 'back', 'again', 'skip', 'go-to'];
 
 /**
  * Folds the events of a run into its state. The same events give the same state, so a closed tab, a reload
  * or a second screen all come back to the same step and the same clock.
  *
- * An event that names another step than the one on the screen was pressed on a stale screen; what would move the screen
- * then counts for nothing, so that two tabs cannot move one step twice.
+ * An event that names another step than the one on the screen was pressed on a stale screen, or on another device; it does not
+ * move the screen, so that two tabs cannot move one step twice. What another device has done is done all the same.
  *
  * @param steps the steps of the plan the run follows
  * @param events in order of `seq`
@@ -87,6 +23,9 @@ export function foldRun(steps: readonly RunStep[], events: readonly RunEvent[]):
     done: steps.map(() => false),
     skipped: [],
     seconds: steps.map(() => 0),
+    trusted: steps.map(() => true),
+    steps: steps.map(({ id }) => id),
+    client: '',
     clockFrom: null,
     fault: null,
     faults: [],
@@ -106,94 +45,161 @@ export function foldRun(steps: readonly RunStep[], events: readonly RunEvent[]):
   return state;
 }
 
+type Act = (state: RunState, event: RunEvent, steps: readonly RunStep[]) => void;
+
+/** What an event means before the start, while the run is on, and once it is over; nothing for null. */
+interface Meaning {
+  before: Act | null;
+  during: Act | null;
+  after: Act | null;
+}
+const during = (act: Act): Meaning => ({ before: null, during: act, after: null });
+
+/** Every kind of event: a new one does not compile until it says what it means. */
+const MEANINGS: Readonly<Record<RunEventType, Meaning>> = {
+  prepare: { before: null, during: null, after: null },
+  check: { before: tick, during: null, after: null },
+  uncheck: { before: tick, during: null, after: null },
+  start: { before: begin, during: null, after: null },
+  done: { before: null, during: move, after: doneElsewhere },
+  back: during(move),
+  again: during(move),
+  skip: during(move),
+  'go-to': during(move),
+  fault: during((state, event) => {
+    resumeClock(state, event.at);
+    bookTime(state, event);
+    closeFault(state, null);
+    if (!event.fault) return;
+    state.fault = record(event, event.fault);
+    state.incidents.push(event);
+  }),
+  sorted: during((state, event) => {
+    bookTime(state, event);
+    closeFault(state, event.stitch);
+    know(state, event.stitch, event.at);
+  }),
+  'thread-broke': during((state, event) => faultOfOld(state, event, 'thread-broke')),
+  'bobbin-out': during((state, event) => faultOfOld(state, event, 'bobbin-out')),
+  'mark-stitch': during((state, event) => {
+    state.incidents.push(event);
+    know(state, event.stitch, event.at);
+    if (event.stitch !== null && event.stepId !== null)
+      state.mark = { stepId: event.stepId, stop: event.stop, stitch: event.stitch };
+  }),
+  note: during((state, event) => void state.incidents.push(event)),
+  pause: during((state, event) => hold(state, event, 'paused')),
+  bookmark: during((state, event) => {
+    hold(state, event, 'set-aside');
+    state.bookmark = bookmarkOf(event);
+    know(state, event.stitch, event.at);
+  }),
+  resume: during((state, event) => resumeClock(state, event.at)),
+  follow: { before: follow, during: follow, after: null },
+  away: during(away),
+  'mend-time': { before: null, during: mendTime, after: mendTime },
+  finish: during((state, event) => end(state, event, 'finished')),
+  'stop-early': {
+    before: (state, event) => end(state, event, 'stopped-early'),
+    during: (state, event) => end(state, event, 'stopped-early'),
+    after: null
+  }
+};
+
 function apply(state: RunState, steps: readonly RunStep[], event: RunEvent): void {
   state.lastSeq = Math.max(state.lastSeq, event.seq);
-  if (OVER.includes(state.phase)) return;
-  if (event.type === 'follow') state.follows = event.to ?? null;
-  if (state.phase === 'not-started') {
-    if (event.type === 'start') {
-      state.phase = 'running';
-      state.startedAt = event.at;
-      state.clockFrom = event.at;
-    } else if (event.to !== undefined && (event.type === 'check' || event.type === 'uncheck')) {
-      state.checked = state.checked.filter((id) => id !== event.to);
-      if (event.type === 'check') state.checked.push(event.to);
-    } else if (event.type === 'stop-early') {
-      state.phase = 'stopped-early';
-      state.endedAt = event.at;
-    }
-    return;
-  }
-  if (MOVES.includes(event.type)) {
-    move(state, steps, event);
-    return;
-  }
-  switch (event.type) {
-    case 'fault':
-      resumeClock(state, event.at);
-      bookTime(state, event.at);
-      closeFault(state, null);
-      if (event.fault) {
-        state.fault = record(event, event.fault);
-        state.incidents.push(event);
-      }
-      return;
-    case 'sorted':
-      bookTime(state, event.at);
-      closeFault(state, event.stitch);
-      know(state, event.stitch, event.at);
-      return;
-    case 'thread-broke':
-    case 'bobbin-out':
-      state.faults.push(record(event, event.type));
-      state.incidents.push(event);
-      return;
-    case 'mark-stitch':
-      state.incidents.push(event);
-      know(state, event.stitch, event.at);
-      if (event.stitch !== null && event.stepId !== null)
-        state.mark = { stepId: event.stepId, stop: event.stop, stitch: event.stitch };
-      return;
-    case 'note':
-      state.incidents.push(event);
-      return;
-    case 'pause':
-    case 'bookmark':
-      if (state.phase === 'running') bookTime(state, event.at);
-      state.clockFrom = null;
-      state.phase = event.type === 'pause' ? 'paused' : 'set-aside';
-      if (event.type === 'bookmark') {
-        state.bookmark = bookmarkOf(event);
-        know(state, event.stitch, event.at);
-      }
-      return;
-    case 'resume':
-      resumeClock(state, event.at);
-      return;
-    case 'finish':
-    case 'stop-early':
-      bookTime(state, event.at);
-      closeFault(state, null);
-      state.clockFrom = null;
-      state.endedAt = event.at;
-      state.phase = event.type === 'finish' ? 'finished' : 'stopped-early';
-      return;
-    default:
-  }
+  const meaning = MEANINGS[event.type];
+  const act = OVER.includes(state.phase)
+    ? meaning.after
+    : state.phase === 'not-started'
+      ? meaning.before
+      : meaning.during;
+  act?.(state, event, steps);
+  state.client = event.client;
 }
 
-function move(state: RunState, steps: readonly RunStep[], event: RunEvent): void {
-  if (event.stepId !== (steps[state.at]?.id ?? null)) return;
+function tick(state: RunState, { type, to }: RunEvent): void {
+  if (to === undefined) return;
+  state.checked = state.checked.filter((id) => id !== to);
+  if (type === 'check') state.checked.push(to);
+}
+
+function begin(state: RunState, { at }: RunEvent): void {
+  state.phase = 'running';
+  state.startedAt = at;
+  state.clockFrom = at;
+}
+
+function follow(state: RunState, { to }: RunEvent): void {
+  state.follows = to ?? null;
+}
+
+function hold(state: RunState, event: RunEvent, phase: 'paused' | 'set-aside'): void {
+  if (state.phase === 'running') bookTime(state, event);
+  state.clockFrom = null;
+  state.phase = phase;
+}
+
+function end(state: RunState, event: RunEvent, phase: 'finished' | 'stopped-early'): void {
+  bookTime(state, event);
+  closeFault(state, null);
+  state.clockFrom = null;
+  state.endedAt = event.at;
+  state.phase = phase;
+}
+
+function faultOfOld(state: RunState, event: RunEvent, fault: Fault): void {
+  state.faults.push(record(event, fault));
+  state.incidents.push(event);
+}
+
+/** Nobody looked for a while: so much of that time counts, and it teaches only where the maker knows. */
+function away(state: RunState, event: RunEvent): void {
+  if (state.clockFrom === null || !isOnScreen(state, event)) return;
+  book(state, event.seconds ?? 0);
+  state.clockFrom = event.at;
+  if (event.to !== 'paused') distrust(state, state.at);
+}
+
+/** The time of a step as the maker says it was. */
+function mendTime(state: RunState, { stepId, seconds }: RunEvent): void {
+  const at = state.steps.indexOf(stepId ?? '');
+  if (at < 0 || seconds === undefined) return;
+  state.seconds[at] = seconds;
+  state.trusted[at] = true;
+  if (at === state.at) state.visit = seconds;
+}
+
+/**
+ * A step that was done on another device while this one stood elsewhere: done is done, wherever the screen stands. Presses of one
+ * device are stored only where they fit its screen, so those that do not fit here came from another.
+ */
+function doneElsewhere(state: RunState, { stepId, clock, seconds }: RunEvent): void {
+  const at = state.steps.indexOf(stepId ?? '');
+  if (clock === undefined || at < 0 || state.done[at] === true) return;
+  state.done[at] = true;
+  state.skipped = state.skipped.filter((each) => each !== at);
+  if (seconds !== undefined) state.seconds[at] = seconds;
+  else distrust(state, at);
+}
+
+function move(state: RunState, event: RunEvent, steps: readonly RunStep[]): void {
+  if (!isOnScreen(state, event)) {
+    if (event.type === 'done') doneElsewhere(state, event);
+    return;
+  }
   const from = state.at;
   const target = targetOf(state, steps, event);
   if (target === null) return;
   resumeClock(state, event.at);
-  bookTime(state, event.at);
+  bookTime(state, event);
   if (event.type === 'done') {
     closeFault(state, null);
     // What the machine counted is nearer than the clock of a screen that follows it.
-    if (event.seconds !== undefined)
+    if (event.seconds !== undefined) {
       state.seconds[from] = (state.seconds[from] ?? 0) - state.visit + event.seconds;
+      state.trusted[from] = true;
+    }
     state.done[from] = true;
   }
   if (event.type === 'skip') state.skipped.push(from);
@@ -208,6 +214,21 @@ function move(state: RunState, steps: readonly RunStep[], event: RunEvent): void
   state.known = null;
   // Whoever comes back to a marked stop goes on at the mark.
   if (state.mark && state.mark.stepId === steps[target]?.id) know(state, state.mark.stitch, event.at);
+}
+
+/** Presses that name the step on the screen; on a stale screen they count for nothing. */
+const MOVES: ReadonlySet<RunEventType> = new Set(['done', 'back', 'again', 'skip', 'go-to', 'away']);
+
+/**
+ * Whether an event fits the screen of the device that writes it: one that bounces, or was pressed on a screen that had not followed
+ * yet, does not.
+ */
+export function fitsScreen(state: RunState, event: Pick<RunEvent, 'type' | 'stepId'>): boolean {
+  return !MOVES.has(event.type) || isOnScreen(state, event);
+}
+
+function isOnScreen({ steps, at }: RunState, { stepId }: Pick<RunEvent, 'stepId'>): boolean {
+  return stepId === (steps[at] ?? null);
 }
 
 /** Where an event moves the screen to; null where it cannot. */
@@ -281,16 +302,27 @@ function resumeClock(state: RunState, at: number): void {
   state.clockFrom = at;
 }
 
-/** Books the time since the clock last went on, to the open fault or the step; a clock set back counts nothing. */
-function bookTime(state: RunState, at: number): void {
+/**
+ * Books the time since the clock last went on, to the open fault or the step. A clock set back counts nothing; what lies between
+ * the clocks of two devices is counted, and teaches nothing.
+ */
+function bookTime(state: RunState, { at, client }: Pick<RunEvent, 'at' | 'client'>): void {
   if (state.clockFrom === null) return;
-  const passed = Math.max(0, at - state.clockFrom) / 1000;
+  if (at < state.clockFrom || client !== state.client) distrust(state, state.at);
+  book(state, Math.max(0, at - state.clockFrom) / 1000);
+  state.clockFrom = at;
+}
+
+function book(state: RunState, passed: number): void {
   if (state.fault) state.fault.seconds = (state.fault.seconds ?? 0) + passed;
   else if (state.at < state.seconds.length) {
     state.seconds[state.at] = (state.seconds[state.at] ?? 0) + passed;
     state.visit += passed;
   }
-  state.clockFrom = at;
+}
+
+function distrust(state: RunState, at: number): void {
+  if (at < state.trusted.length) state.trusted[at] = false;
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { RunEvent } from '$lib/core/documents/run';
 import type { MachineCommand, MachineEvent, MachineState } from '$lib/core/running/standIn';
-import type { RunState } from './fold';
+import type { RunState } from './runState';
 import { BACK_UP } from './recovery';
 
 /** What a machine’s event says of a run: what is to be stored of it, in order. */

@@ -1,7 +1,7 @@
 import type { Item } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
 import type { Machine } from '$lib/core/documents/shop';
-import type { Bookmark } from './fold';
+import type { Bookmark } from './runState';
 import { BACK_UP } from './recovery';
 import { stitchesBefore } from './typedStitch';
 

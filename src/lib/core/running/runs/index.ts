@@ -1,8 +1,10 @@
 export { readStitch, type TypedStitch } from './typedStitch';
 export { CALL_AT_S, type KnownStitch, lookAhead, mustCatch, timesFrom, toPrepare } from './ahead';
+export { canBe } from './canBe';
 export { beforeStart, type StartCheck } from './beforeStart';
 export { type ComparedStep, compareRun } from './compare';
-export { faultSeconds, foldRun, type RunState, stepSeconds } from './fold';
+export { faultSeconds, fitsScreen, foldRun, stepSeconds } from './fold';
+export type { RunState } from './runState';
 export { followMachine, nextCommand } from './follow';
 export { gettingBack } from './gettingBack';
 export { mayStitchAt, type NowPossible } from './mayStitch';

@@ -3,7 +3,7 @@ import type { Plan } from '$lib/core/documents/plan';
 import type { StackStep } from '$lib/core/making/stack';
 import { itemTasks } from '$lib/core/preparing/threads';
 import { mayStitchNow } from '$lib/core/solvers/stopOrder';
-import type { RunState } from './fold';
+import type { RunState } from './runState';
 
 /** What may be stitched at the machine with the thread that is on. */
 export interface NowPossible {
