@@ -1,4 +1,5 @@
 export { flattenCubic } from './curve';
+export { jaggedness } from './path';
 export { inset, offsetPath } from './offset';
 export {
   box,

@@ -1,6 +1,10 @@
-import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
+import { EndType, inflatePathsD, JoinType, ramerDouglasPeuckerD } from 'clipper2-ts';
 import { roundTo } from '$lib/core/base/units';
-import { type Path, pathArea, type Point } from './path';
+import { distinct, jaggedness, type Path, pathArea, type Point } from './path';
+
+/** Times the way round its box from which an outline is jagged, and how exactly such a one is followed, mm. */
+const JAGGED = 8;
+const COARSE = 0.1;
 
 /**
  * A closed path moved outwards (or inwards, for a negative distance) by the same amount all round, with
@@ -17,14 +21,19 @@ import { type Path, pathArea, type Point } from './path';
 export function offsetPath(path: Path, mm: number): Path | undefined {
   if (!path.closed) throw new RangeError('Only a closed outline can be moved outwards.');
   if (mm === 0) return path;
+  const outline = distinct(path.points).map(([x, y]) => ({ x, y }));
+  // What has no area is no outline.
+  if (outline.length < 3) return undefined;
+  // Round every spike of a jagged outline come arcs that cross all others: there a tenth of a millimetre does.
+  const fine = jaggedness(path) < JAGGED;
   const found = inflatePathsD(
-    [path.points.map(([x, y]) => ({ x, y }))],
+    [fine ? outline : ramerDouglasPeuckerD(outline, COARSE)],
     mm,
     JoinType.Round,
     EndType.Polygon,
     2,
     3,
-    0.005
+    fine ? 0.005 : COARSE
   );
   const results = found.map((points): Path => ({
     closed: true,

@@ -146,3 +146,32 @@ export function mirrored(path: Path): Path {
 function distance(from: Point | undefined, to: Point | undefined): number {
   return from && to ? Math.hypot(to[0] - from[0], to[1] - from[1]) : 0;
 }
+
+/**
+ * Points without those that lie on the one before, the last on the first included.
+ *
+ * @example
+ * distinct([[0, 0], [0, 0], [5, 0], [0, 0]]) // [[0, 0], [5, 0]]
+ */
+export function distinct(points: readonly Point[]): Point[] {
+  const kept = points.filter(([x, y], at) => {
+    const before = points[at - 1];
+    return !before || before[0] !== x || before[1] !== y;
+  });
+  const [first, last] = [kept[0], kept.at(-1)];
+  return kept.length > 1 && first && last && first[0] === last[0] && first[1] === last[1]
+    ? kept.slice(0, -1)
+    : kept;
+}
+
+/**
+ * How often a path goes the way round its own box: 1 for a rectangle, less for a line, far more for what is all spikes.
+ *
+ * @example
+ * jaggedness(shapePath('rectangle', 40, 20)) // 1
+ */
+export function jaggedness(path: Path): number {
+  const { width, height } = extents(path);
+  const round = 2 * (width + height);
+  return round === 0 ? 0 : pathLength(path) / round;
+}

@@ -1,3 +1,5 @@
+import { jaggedness, pathLength, simplified } from '$lib/core/base/geometry';
+import { InWords } from '$lib/core/base/problems';
 import type { LengthUnit } from '$lib/core/base/units';
 import { found, sentenceOf } from '$lib/core/craft/findings';
 import { findStop, forVariant, type Item, type Step, type Stop, variantOf } from '$lib/core/documents/item';
@@ -65,13 +67,15 @@ export interface PlanAndTrace {
 
 /** Plans an item as `plan` does, and gives the simulated hoop beside it. */
 export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop): PlanAndTrace {
+  refuseSpikes(whole);
   const resolved = resolve(whole, setup, shop);
+  const drawn = asFollowed(whole);
   const { machine, hoop } = resolved;
   const variant = variantOf(whole, resolved.setup.variantId);
   if (!variant) throw new RangeError('An item needs a variant.');
   const counts = shop.learned?.counts;
   const { item, geometry } = withGeometry(
-    withGuesses(inOneColour(withSpools(forVariant(whole, variant.id), resolved.setup)), counts)
+    withGuesses(inOneColour(withSpools(forVariant(drawn, variant.id), resolved.setup)), counts)
   );
   const cuts = cutList(item, hoop, shop, resolved.setup.copies);
   const trace = simulate(item, cutSizes(cuts));
@@ -122,6 +126,33 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     warnings
   };
   return { plan: planned, trace, item, cutAccuracy: shop.cutAccuracy, hoops: shop.hoops };
+}
+
+/** Points from which a line is taken as exactly as it can be followed, and how exactly that is, mm. */
+const MANY_POINTS = 1000;
+const FOLLOWED_MM = 0.01;
+
+/** An item whose lines have no more points than a needle or a blade could follow. */
+function asFollowed(item: Item): Item {
+  if (item.lines.every(({ path }) => path.points.length <= MANY_POINTS)) return item;
+  const lines = item.lines.map((line) =>
+    line.path.points.length > MANY_POINTS ? { ...line, path: simplified(line.path, FOLLOWED_MM) } : line
+  );
+  return { ...item, lines };
+}
+
+/** Times the way round its own box beyond which a line is no outline, but a drawing that went wrong. */
+const MOST_SPIKES = 80;
+
+/** @throws InWords where a line is all spikes: nobody could cut or stitch it, and nothing could be said of it in time */
+function refuseSpikes({ lines }: Item): void {
+  for (const { name, path } of lines) {
+    if (jaggedness(path) <= MOST_SPIKES) continue;
+    const metres = Math.round(pathLength(path) / 1000);
+    throw new InWords(
+      `The line “${name}” is all spikes: ${metres} m long, ${path.points.length.toLocaleString('en')} points. Bring a plainer drawing of it.`
+    );
+  }
 }
 
 /** Totals by kind; with what was learned, errors that do not go together are not added up. */
