@@ -40,7 +40,7 @@ export default defineConfig({
     launchOptions: BROWSER
   },
   webServer: {
-    command: 'node build',
+    command: 'node build/start.js',
     env: { PORT: String(PORT), HOST: '127.0.0.1', BODY_SIZE_LIMIT: '4M' },
     url: `http://127.0.0.1:${PORT}/api/health`,
     reuseExistingServer: false

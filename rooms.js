@@ -109,7 +109,20 @@ export const libRooms = {
     packages: ['svelte', '$app', '@lucide/svelte', 'bits-ui', 'chart.js', 'culori', 'svelte-sonner', 'uqr']
   },
   workers: { rooms: ['files', 'data'], packages: ['comlink', '@fontsource/atkinson-hyperlegible-next'] },
-  server: { rooms: ['files'], packages: ['@sveltejs/kit', 'node:crypto', 'node:os', 'zod'] }
+  server: {
+    rooms: ['files'],
+    packages: [
+      '@sveltejs/kit',
+      'node:crypto',
+      'node:fs',
+      'node:http',
+      'node:os',
+      'node:path',
+      'node:url',
+      'node:worker_threads',
+      'zod'
+    ]
+  }
 };
 
 /** The wings below one, lowest first. */

@@ -4,6 +4,12 @@ import { SvelteKitPWA } from '@vite-pwa/sveltekit';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
+  build: {
+    // The library that reads PDFs is one file; no page loads it before a PDF is brought.
+    chunkSizeWarningLimit: 1600,
+    rolldownOptions: { checks: { bundlerTimings: false } }
+  },
+  worker: { rolldownOptions: { checks: { bundlerTimings: false } } },
   plugins: [
     tailwindcss(),
     sveltekit(),

@@ -48,7 +48,7 @@ export function installChromium() {
 
 /** Builds the application. */
 export function build() {
-  must('npx', ['vite', 'build', '--logLevel', 'warn'], { stdio: ['ignore', 'ignore', 'inherit'] });
+  must('npm', ['run', '--silent', 'build'], { stdio: ['ignore', 'ignore', 'inherit'] });
 }
 
 /**
@@ -57,7 +57,7 @@ export function build() {
  * @returns the server's process and its address
  */
 export async function serve({ port, demo }) {
-  const server = spawn('node', ['build'], {
+  const server = spawn('node', ['build/start.js'], {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit'],
     env: {

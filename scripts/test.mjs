@@ -73,7 +73,7 @@ let built = false;
 await sideBySide(
   [
     async () => {
-      built = (await finished('Build', 'npx', ['vite', 'build', '--logLevel', 'warn'])) === 0;
+      built = (await finished('Build', 'npm', ['run', '--silent', 'build'])) === 0;
       if (!built) failed++;
     },
     unitTests(0),

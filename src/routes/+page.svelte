@@ -74,7 +74,7 @@
   $effect(() => {
     if (shelved.value?.count !== 0) return;
     // Without an answer the page says all the same what to do first.
-    void fetch('/api/example')
+    void fetch('/api/example.json')
       .then(async (answer) => {
         if (answer.ok) example = (await answer.json()) as RibbonStep[];
       })

@@ -181,29 +181,38 @@ describe('a hand-over through the server', () => {
   it('is held for ten minutes, taken once, and no more than so many at a time', () => {
     const box = new HandOverBox();
     const bytes = new Uint8Array([1, 2, 3]);
-    const held = box.put(bytes, 0);
+    const held = box.put(bytes, 0, 'a');
     expect(held?.until).to.equal(600_000);
-    expect(box.take(held?.id ?? '', 599_000)).to.deep.equal(bytes);
-    expect(box.take(held?.id ?? '', 599_001)).to.equal('none');
-    const late = box.put(bytes, 0);
-    expect(box.take(late?.id ?? '', 600_000)).to.equal('none');
-    const ids = Array.from({ length: HAND_OVER.count + 5 }, () => box.put(bytes, 1000)?.id);
+    expect(box.take(held?.id ?? '', 599_000, 'b')).to.deep.equal(bytes);
+    expect(box.take(held?.id ?? '', 599_001, 'b')).to.equal('none');
+    const late = box.put(bytes, 0, 'a');
+    expect(box.take(late?.id ?? '', 600_000, 'a')).to.equal('none');
+    const ids = Array.from({ length: HAND_OVER.count + 5 }, (_, at) => box.put(bytes, 1000, `${at}`)?.id);
     expect(ids.filter((id) => id !== undefined)).to.have.length(HAND_OVER.count);
     expect(new Set(ids.slice(0, HAND_OVER.count))).to.have.property('size', HAND_OVER.count);
     // After their time there is room again.
-    expect(box.put(bytes, 700_000)).not.to.equal(null);
+    expect(box.put(bytes, 700_000, 'a')).not.to.equal(null);
     expect(box.count).to.equal(1);
     const large = new HandOverBox();
     const most = HAND_OVER.all / HAND_OVER.bytes;
-    const full = Array.from({ length: most + 1 }, () => large.put(new Uint8Array(HAND_OVER.bytes), 0));
+    const full = Array.from({ length: most + 1 }, (_, at) =>
+      large.put(new Uint8Array(HAND_OVER.bytes), 0, `${at}`)
+    );
     expect(full.filter((each) => each !== null)).to.have.length(most);
   });
-  it('answers no more guesses than a hand makes', () => {
+  it('leaves room for others, however much one sends', () => {
     const box = new HandOverBox();
-    const held = box.put(new Uint8Array([1]), 0);
-    for (let at = 0; at < HAND_OVER.misses; at++) expect(box.take('ZZZZZ', at)).to.equal('none');
-    expect(box.take(held?.id ?? '', 30_000)).to.equal('too-often');
-    expect(box.take(held?.id ?? '', 61_000)).to.deep.equal(new Uint8Array([1]));
+    const own = Array.from({ length: HAND_OVER.ofOne + 3 }, () => box.put(new Uint8Array([1]), 0, 'greedy'));
+    expect(own.filter((each) => each !== null)).to.have.length(HAND_OVER.ofOne);
+    expect(box.put(new Uint8Array([1]), 0, 'other')).not.to.equal(null);
+  });
+  it('answers no more guesses than a hand makes, and others as before', () => {
+    const box = new HandOverBox();
+    const held = box.put(new Uint8Array([1]), 0, 'a');
+    for (let at = 0; at < HAND_OVER.misses; at++) expect(box.take('ZZZZZ', at, 'guesser')).to.equal('none');
+    expect(box.take(held?.id ?? '', 30_000, 'guesser')).to.equal('too-often');
+    expect(box.take('ZZZZZ', 30_000, 'b')).to.equal('none');
+    expect(box.take(held?.id ?? '', 61_000, 'guesser')).to.deep.equal(new Uint8Array([1]));
   });
 });
 

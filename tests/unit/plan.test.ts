@@ -124,7 +124,9 @@ describe('wording', () => {
     for (const kind of OPERATION_KINDS) {
       const op = newOperation(kind, tab);
       // These come by themselves, with the machine, the files, their settings, and blocks that cannot stand.
-      expect(op === undefined, kind).to.equal(['set-up', 'load-file', 'one-colour', 'left-out'].includes(kind));
+      expect(op === undefined, kind).to.equal(
+        ['set-up', 'load-file', 'one-colour', 'left-out'].includes(kind)
+      );
       if (!op) continue;
       const { title } = wordingOf(op, { item: tab, unit: 'mm', hoop: HOOP_AT_START });
       expect(title, kind).to.match(/^[A-Z]/);

@@ -1,14 +1,18 @@
 import { messageOf } from '$lib/core/base/problems';
-import { json } from '@sveltejs/kit';
-
-const AN_OBJECT = 'Send a JSON object, for instance { "item": … }.';
+import { objectOf, refused } from './jobAnswers';
+import type { JobAnswer } from './jobs';
 
 /** Largest body a route reads, bytes. */
 export const MAX_BODY_BYTES = 2 * 1024 * 1024;
 
+/** An answer as it is sent. */
+export function responseOf({ status, body }: JobAnswer, headers: Record<string, string> = {}): Response {
+  return new Response(body, { status, headers: { 'content-type': 'application/json', ...headers } });
+}
+
 /** An error as every route answers it. */
 export function refuse(status: number, code: string, message: string, path = ''): Response {
-  return json({ error: { code, message, path } }, { status });
+  return responseOf(refused(status, code, message, path));
 }
 
 export type BytesResult = { ok: true; bytes: Uint8Array } | { ok: false; answer: Response };
@@ -66,14 +70,6 @@ export async function readBody(request: Request): Promise<BodyResult> {
     };
   const body = await readBytes(request, MAX_BODY_BYTES);
   if (!body.ok) return body;
-  const text = new TextDecoder().decode(body.bytes);
-  try {
-    const value: unknown = JSON.parse(text);
-    if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
-      return { ok: true, value: value as Record<string, unknown> };
-    }
-    return { ok: false, answer: refuse(400, 'not-json', `${AN_OBJECT} This is JSON, but no object.`) };
-  } catch (problem) {
-    return { ok: false, answer: refuse(400, 'not-json', `${AN_OBJECT} ${messageOf(problem)}.`) };
-  }
+  const object = objectOf(body.bytes);
+  return object.ok ? object : { ok: false, answer: responseOf(object.answer) };
 }

@@ -5,10 +5,10 @@ import type { RequestHandler } from './$types';
 const Asked = z.object({ id: z.string().regex(/^[2-9A-HJKMNP-Z]{5}$/, 'an id is five letters') });
 
 /** POST { id } gives what is held under an id, once. */
-export const POST: RequestHandler = async ({ request }) => {
+export const POST: RequestHandler = async ({ request, getClientAddress }) => {
   const asked = await readAs(request, Asked);
   if (!asked.ok) return asked.answer;
-  const bytes = handOverBox.take(asked.value.id, Date.now());
+  const bytes = handOverBox.take(asked.value.id, Date.now(), getClientAddress());
   if (bytes === 'none')
     return refuse(
       404,
