@@ -13,4 +13,4 @@ if (!/^[a-z]+$/.test(name) || !existsSync(`${folder}${name}.bench.ts`)) {
 }
 installPackages();
 if (!existsSync(`${root}.svelte-kit/tsconfig.json`)) run('npx', ['svelte-kit', 'sync']);
-process.exit(run('npx', ['tsx', `${folder}${name}.bench.ts`]));
+process.exit(run('npx', ['tsx', `${folder}${name}.bench.ts`, ...process.argv.slice(3)]));

@@ -47,7 +47,7 @@
     What is here now is replaced by what {name} has; that can be undone until you leave.
   </p>
   <div class="mt-4 flex justify-end gap-3">
-    <Dialog.Close class="button button-main">Change nothing</Dialog.Close>
+    <Dialog.Close type="button" class="button button-main">Change nothing</Dialog.Close>
     <button type="button" class="button" onclick={onbring}>Bring back what can be read</button>
   </div>
 </DialogFrame>

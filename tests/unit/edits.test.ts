@@ -20,7 +20,7 @@ import {
   undoEdit
 } from '$lib/data/edits';
 import { editHistory, type HistoryView } from '$lib/data/history';
-import { addItem, getItem, getSetup } from '$lib/data/items';
+import { addItem, duplicateItem, getItem, getSetup } from '$lib/data/items';
 import { getShop } from '$lib/data/shop';
 import { getCutJob, listStash } from '$lib/data/stash';
 import { expect } from 'chai';
@@ -75,8 +75,8 @@ describe('an edit', () => {
   beforeEach(async () => {
     await db.delete();
     await db.open();
-    editHistory.forget();
     await addItem(tab, defaultSetup(tab, shop));
+    editHistory.forget();
   });
   after(() => db.delete());
 
@@ -91,6 +91,15 @@ describe('an edit', () => {
       changeShop((now) => ({ ...now, cutAccuracy: 2 }))
     ]);
     expect(await getShop()).to.include({ unit: 'in', cutAccuracy: 2 });
+  });
+  it('may be a new document: taken back it is gone, with its setup, and made again it is whole', async () => {
+    const copy = await duplicateItem(tab.id, 'copy', tab.createdAt);
+    expect(view.undo).to.equal('a copy · Test item');
+    await undoEdit();
+    expect([await getItem('copy'), await getSetup('copy')]).to.deep.equal([undefined, undefined]);
+    await redoEdit();
+    expect({ ...(await getItem('copy')), updatedAt: '' }).to.deep.equal({ ...copy, updatedAt: '' });
+    expect(await getSetup('copy')).to.include({ itemId: 'copy' });
   });
   it('is taken back and made again, and says what it was', async () => {
     await changeItem(tab.id, (item) => removeStep(item, 'stop-2'));

@@ -161,6 +161,28 @@ const present =
     document && change(document);
 
 /**
+ * Stores new documents together, as one edit that can be taken back.
+ *
+ * @throws NotStored where one is no document, or its id is taken
+ */
+export function storeNew(
+  words: string,
+  { item, setup, order }: { item?: Item; setup?: Setup; order?: Order }
+): Promise<void> {
+  const fresh =
+    <T>(document: T) =>
+    (there: T | null): T => {
+      if (there !== null) throw new NotStored('There is one of this id already.');
+      return document;
+    };
+  return store(words, async () => [
+    item ? await changeOne('item', item.id, fresh(item), false) : null,
+    setup ? await changeOne('setup', setup.itemId, () => setup, false) : null,
+    order ? await changeOne('order', order.id, fresh(order), false) : null
+  ]);
+}
+
+/**
  * Changes an item as it is stored; one that is not there stays so.
  *
  * @param words what an undo takes back; told by the field that changed where missing, and null for what is not taken back

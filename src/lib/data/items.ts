@@ -3,7 +3,7 @@ import { type DocumentError, readDocument, readValue } from '$lib/core/documents
 import type { Item } from '$lib/core/documents/item';
 import { Hoop, type Setup, type Shop } from '$lib/core/documents/shop';
 import { db } from './db';
-import { askToKeep } from './keep';
+import { storeNew } from './edits';
 import { readable, readOne } from './rows';
 import { getShop } from './shop';
 
@@ -16,33 +16,29 @@ export async function getItem(id: string): Promise<Item | undefined> {
   return readOne('item', await db.items.get(id));
 }
 
-/** Saves a new item together with the setup chosen for it. */
-export async function addItem(item: Item, setup: Setup): Promise<void> {
-  await db.transaction('rw', db.items, db.setups, async () => {
-    await db.items.add(item);
-    await db.setups.put(setup);
-  });
-  askToKeep();
+/** Saves a new item together with the setup chosen for it; it can be taken back. */
+export function addItem(item: Item, setup: Setup): Promise<void> {
+  return storeNew(`a new item · ${item.name}`, { item, setup });
 }
 
 /** Copies an item and its setup under a new id and name; gives the copy. */
 export async function duplicateItem(id: string, newId: string, now: string): Promise<Item | undefined> {
-  return db.transaction('rw', db.items, db.setups, async () => {
-    const item = await getItem(id);
-    if (!item) return undefined;
-    const copy: Item = {
-      ...item,
-      id: newId,
-      name: `${item.name.slice(0, 112)}, copy`,
-      createdAt: now,
-      updatedAt: now
-    };
-    delete copy.putAwayAt;
-    await db.items.add(copy);
-    const setup = await getSetup(id);
-    if (setup) await db.setups.put({ ...setup, itemId: newId });
-    return copy;
+  const item = await getItem(id);
+  if (!item) return undefined;
+  const copy: Item = {
+    ...item,
+    id: newId,
+    name: `${item.name.slice(0, 112)}, copy`,
+    createdAt: now,
+    updatedAt: now
+  };
+  delete copy.putAwayAt;
+  const setup = await getSetup(id);
+  await storeNew(`a copy · ${item.name}`, {
+    item: copy,
+    ...(setup && { setup: { ...setup, itemId: newId } })
   });
+  return copy;
 }
 
 /** An item as a file carries it: with how it is made, and the hoop it is made in. */
@@ -74,14 +70,11 @@ export async function importItem(
   if (!read.ok) return read;
   const file = JSON.parse(text) as { setup?: unknown; hoop?: unknown };
   const shop = await getShop();
-  return db.transaction('rw', db.items, db.setups, async () => {
-    const there = (await db.items.get(read.document.id)) !== undefined;
-    const item: Item = { ...read.document, id: there ? freshId : read.document.id, updatedAt: now };
-    await db.items.add(item);
-    const setup = setupIn(file, item, shop);
-    if (setup) await db.setups.put(setup);
-    return { ok: true as const, item };
-  });
+  const there = (await db.items.get(read.document.id)) !== undefined;
+  const item: Item = { ...read.document, id: there ? freshId : read.document.id, updatedAt: now };
+  const setup = setupIn(file, item, shop);
+  await storeNew(`an item from a file · ${item.name}`, { item, ...(setup && { setup }) });
+  return { ok: true as const, item };
 }
 
 export async function getSetup(itemId: string): Promise<Setup | undefined> {

@@ -16,8 +16,8 @@ import {
 import { bobbinMeasures } from '$lib/core/running/learning';
 import { format } from 'date-fns';
 import { db } from './db';
+import { storeNew } from './edits';
 import { getItem, getSetup, listItems } from './items';
-import { askToKeep } from './keep';
 import { readable, readOne } from './rows';
 import { foldRun, timesFrom } from '$lib/core/running/runs';
 import { eventsOf, openRuns, prepareRun, recentRuns } from './runs';
@@ -80,8 +80,7 @@ export async function newOrder(
     spoilage: line?.spare === false ? 0 : ((await getShop()).spoilage ?? last?.spoilage ?? 0.03),
     rates: last?.rates ?? DEFAULT_RATES
   };
-  await db.orders.add(order);
-  askToKeep();
+  await storeNew(`a new order · ${name}`, { order });
   return order;
 }
 
@@ -93,12 +92,10 @@ export async function importOrder(
 ): Promise<{ ok: true; order: Order } | { ok: false; error: DocumentError }> {
   const read = readDocument('order', text);
   if (!read.ok) return read;
-  return db.transaction('rw', db.orders, async () => {
-    const there = (await db.orders.get(read.document.id)) !== undefined;
-    const order: Order = { ...read.document, id: there ? freshId : read.document.id, updatedAt: now };
-    await db.orders.add(order);
-    return { ok: true as const, order };
-  });
+  const there = (await db.orders.get(read.document.id)) !== undefined;
+  const order: Order = { ...read.document, id: there ? freshId : read.document.id, updatedAt: now };
+  await storeNew(`an order from a file · ${order.name}`, { order });
+  return { ok: true as const, order };
 }
 
 /** Runs that stitch an order with their events, the first first. */

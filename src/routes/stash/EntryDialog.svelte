@@ -290,7 +290,7 @@
       >
     </div>
     <div class="flex justify-end gap-3">
-      <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
+      <Dialog.Close type="button" class="button button-quiet">Cancel</Dialog.Close>
       <button type="submit" class="button button-main">{known ? 'Keep the changes' : 'Put it in'}</button>
     </div>
   </form>

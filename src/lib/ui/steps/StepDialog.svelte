@@ -114,7 +114,7 @@
     <label class="label mt-4 block" for="step-note">Your note</label>
     <textarea id="step-note" class="field w-full" rows="2" maxlength="2000" bind:value={note}></textarea>
     <div class="mt-5 flex justify-end gap-3">
-      <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
+      <Dialog.Close type="button" class="button button-quiet">Cancel</Dialog.Close>
       <button type="submit" class="button button-main"
         >{task?.kind === 'add' ? 'Add the step' : 'Keep the change'}</button
       >

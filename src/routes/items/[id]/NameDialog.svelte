@@ -71,7 +71,7 @@
       There is no place for it: at no step does a tacked surface lie open to you with nothing underneath that
       the stitches would spoil.
     </p>
-    <div class="mt-5 flex justify-end"><Dialog.Close class="button">Close</Dialog.Close></div>
+    <div class="mt-5 flex justify-end"><Dialog.Close type="button" class="button">Close</Dialog.Close></div>
   {:else}
     <form
       class="flex flex-col gap-4"
@@ -132,7 +132,7 @@
         </p>
       {/if}
       <div class="flex justify-end gap-3">
-        <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
+        <Dialog.Close type="button" class="button button-quiet">Cancel</Dialog.Close>
         <button type="submit" class="button button-main" disabled={name.trim() === ''}>Put it in</button>
       </div>
     </form>

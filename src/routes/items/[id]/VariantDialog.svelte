@@ -98,7 +98,7 @@
         {made.problems.join(' ')}
       </p>{/if}
     <div class="flex justify-end gap-3">
-      <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
+      <Dialog.Close type="button" class="button button-quiet">Cancel</Dialog.Close>
       <button type="submit" class="button button-main" disabled={!made?.ok || name.trim() === ''}
         >Add the variant</button
       >

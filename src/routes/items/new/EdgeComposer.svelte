@@ -231,7 +231,7 @@
     {/if}
   </div>
   <div class="sticky -bottom-6 mt-4 -mb-6 flex justify-end gap-3 bg-sheet py-4">
-    <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
+    <Dialog.Close type="button" class="button button-quiet">Cancel</Dialog.Close>
     <button type="button" class="button button-main" disabled={!edge} onclick={take}>Take this edge</button>
   </div>
 </DialogFrame>

@@ -91,7 +91,7 @@
       </div>
     </fieldset>
     <div class="flex justify-end gap-3">
-      <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
+      <Dialog.Close type="button" class="button button-quiet">Cancel</Dialog.Close>
       <button type="submit" class="button button-main" disabled={name.trim() === ''}>Keep the pattern</button>
     </div>
   </form>

@@ -19,7 +19,7 @@
       </li>{/each}
   </ul>
   <div class="flex justify-end gap-3">
-    <Dialog.Close class="button button-quiet">Keep the item as it was</Dialog.Close>
+    <Dialog.Close type="button" class="button button-quiet">Keep the item as it was</Dialog.Close>
     <button type="button" class="button button-main" onclick={ontake}>Change it anyway</button>
   </div>
 </DialogFrame>

@@ -95,7 +95,7 @@
         onclose();
       }}>This margin for {USES[piece.use]}</button
     >
-    <Dialog.Close class="button button-quiet">Cancel</Dialog.Close>
+    <Dialog.Close type="button" class="button button-quiet">Cancel</Dialog.Close>
     <button type="button" class="button button-main" onclick={keep}>Cut it like this</button>
   </div>
 </DialogFrame>
