@@ -2,7 +2,7 @@ import js from '@eslint/js';
 import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
-import { corePackages, coreRooms, libRooms, roomsFor } from './rooms.js';
+import { corePackages, coreRooms, libRooms, roomsFor, screenPackages, serverPackages } from './rooms.js';
 import lateReading from './scripts/lint/lateReading.js';
 import swallowed from './scripts/lint/swallowed.js';
 import svelteConfig from './svelte.config.js';
@@ -32,6 +32,28 @@ const impure = [
   {
     selector: "CallExpression[callee.name='Date']",
     message: 'The core does not read the clock: take the time as an argument.'
+  }
+];
+/** The clock and chance under another name, by a side door, or as words in the maker’s own time zone. */
+const alias = 'The core reads neither clock nor chance, by whatever name: take the value as an argument.';
+const aliased = [
+  ...['Date', 'Math', 'Intl'].map((name) => ({
+    selector: `VariableDeclarator[init.type='Identifier'][init.name='${name}']`,
+    message: alias
+  })),
+  { selector: "VariableDeclarator[id.type='ObjectPattern'][init.name=/^(Date|Math)$/]", message: alias },
+  {
+    selector: "CallExpression[callee.object.name='Reflect'][arguments.0.name=/^(Date|Math)$/]",
+    message: alias
+  },
+  {
+    selector: 'CallExpression[callee.property.name=/^format(ToParts)?$/][arguments.length=0]',
+    message: alias
+  },
+  {
+    selector:
+      'MemberExpression[property.name=/^(getTimezoneOffset|get(Hours|Minutes|Seconds|Date|Day|Month|FullYear)|toLocale(Date|Time)String)$/]',
+    message: alias
   }
 ];
 const dynamic = [
@@ -128,11 +150,29 @@ export default ts.config(
         },
         { object: 'Math', property: 'random', message: 'The core takes its chance from a seeded generator.' }
       ],
-      'no-restricted-syntax': ['error', ...impure, ...dynamic]
+      'no-restricted-syntax': ['error', ...impure, ...aliased, ...dynamic]
     }
   },
   ...coreBlocks,
   ...libBlocks,
+  {
+    // Arrows that are not seen at the top of a file are no arrows of ours; a package may be fetched when it is wanted.
+    files: ['src/**/*.{ts,svelte}'],
+    ignores: ['src/lib/core/**', 'src/lib/server/start.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ImportExpression:not([source.value=/^[^.$]/])',
+          message: 'Import by name at the top, so that the arrows can be seen.'
+        },
+        {
+          selector: 'TSImportType:not([source.value=/^[^.$]/]):not([argument.literal.value=/^[^.$]/])',
+          message: 'Import the type by name at the top, so that the arrows can be seen.'
+        }
+      ]
+    }
+  },
   {
     files: ['src/routes/**/*.{ts,svelte}', 'src/*.ts'],
     ignores: ['src/service-worker.ts'],
@@ -140,13 +180,30 @@ export default ts.config(
       [
         '(?:\\.{1,2}/)+(?!.*lib/).*',
         roomIndex(coreRooms),
-        `\\$lib/(?:${anyOf(Object.keys(libRooms).filter((room) => room !== 'ui'))}|ui/.+)`,
-        // Packages are their own; the core is reached by its rooms.
-        '(?!\\$lib)[^.].*'
+        `\\$lib/(?:${anyOf(Object.keys(libRooms).filter((room) => !['ui', 'server'].includes(room)))}|ui/.+)`,
+        packageOf(screenPackages)
       ],
-      'A screen reaches a room by its index, and nothing behind it.'
+      'A screen reaches a room by its index, and nothing behind it; the store and the server are not its own business.'
     )
   },
+  {
+    files: ['src/routes/**/+server.ts', 'src/hooks.server.ts', 'src/app.d.ts'],
+    rules: onlyFrom(
+      [
+        '\\./\\$types',
+        '(?:\\.\\./)+package\\.json',
+        roomIndex(coreRooms),
+        '\\$lib/server',
+        packageOf(serverPackages)
+      ],
+      'A route of the server reaches the core and what the server shares, and no screen.'
+    )
+  },
+  unlisted(
+    ['src/lib/core/**/*.{js,mjs,cjs,mts,cts,svelte}'],
+    [],
+    'The core is TypeScript, in files the fence looks into.'
+  ),
   unlisted(
     ['src/lib/core/**/*.ts'],
     coreRooms.map((room) => `src/lib/core/${room}/*.ts`),

@@ -37,7 +37,7 @@ export const wings = {
     findings: [],
     operations: [],
     sequence: ['operations'],
-    blocks: ['operations', 'sequence'],
+    blocks: ['sequence'],
     constructions: ['sequence', 'blocks']
   },
   reading: {
@@ -47,7 +47,7 @@ export const wings = {
     evidence: [],
     sheets: ['pages', 'evidence'],
     papers: ['drawings', 'pages', 'grids', 'evidence', 'sheets'],
-    matching: ['evidence', 'sheets', 'papers']
+    matching: ['evidence', 'papers']
   },
   making: {
     stack: [],
@@ -58,7 +58,7 @@ export const wings = {
     interpret: ['stack', 'checks'],
     appearance: ['stack'],
     why: ['stack'],
-    summary: ['plan', 'checks', 'appearance']
+    summary: ['checks', 'appearance']
   },
   preparing: {
     stash: [],
@@ -100,13 +100,30 @@ export const corePackages = [
   'ts-fsrs'
 ];
 
+/** Packages a screen may use; the database, workers and files are reached through their rooms. */
+export const screenPackages = [
+  'svelte',
+  '$app',
+  '$env',
+  '@lucide/svelte',
+  'bits-ui',
+  'svelte-sonner',
+  'svelte-dnd-action',
+  'date-fns',
+  'zod',
+  'virtual:pwa-register',
+  'vite-plugin-pwa'
+];
+/** Packages a route of the server may use. */
+export const serverPackages = ['@sveltejs/kit', '$app', '$env', 'zod', 'node:http', 'vite-plugin-pwa'];
+
 /** Rooms of src/lib beside the core: the other rooms, and the packages, each may import. Every one may import the core. */
 export const libRooms = {
   data: { rooms: [], packages: ['dexie', 'date-fns'] },
   files: { rooms: [], packages: ['fflate', 'ics', 'papaparse', 'pdf-lib', '@pdf-lib/fontkit', 'pdfjs-dist'] },
   ui: {
     rooms: [],
-    packages: ['svelte', '$app', '@lucide/svelte', 'bits-ui', 'chart.js', 'culori', 'svelte-sonner', 'uqr']
+    packages: ['svelte', '$app', '@lucide/svelte', 'bits-ui', 'chart.js', 'culori', 'uqr']
   },
   workers: { rooms: ['files', 'data'], packages: ['comlink', '@fontsource/atkinson-hyperlegible-next'] },
   server: {

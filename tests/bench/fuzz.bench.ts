@@ -2,13 +2,20 @@
  * 10,000 random and mutated inputs for each reader (500 for PDF): none may throw, none may take long. The slowest of
  * each reader is printed; what a reader refuses is an answer like any other.
  */
+import { readdirSync, readFileSync } from 'node:fs';
 import { zipSync, strToU8 } from 'fflate';
+import { isOurFault } from '$lib/core/base/problems';
 import { parseLength } from '$lib/core/base/units';
-import { readDocument } from '$lib/core/documents/files';
+import { BackupReader, readDocument } from '$lib/core/documents/files';
+import { defaultShop } from '$lib/core/documents/shop';
+import { review } from '$lib/core/making/checks';
+import { interpret } from '$lib/core/making/interpret';
 import { readSvg } from '$lib/core/reading/drawings';
 import { readChart, readPaper, rowsOfDrawing } from '$lib/core/reading/papers';
 import { readStitchList } from '$lib/core/stitching/stitches';
 import { openFile, readPdf, readZip } from '../../src/lib/files';
+import { Pool } from '../../src/lib/server/pool';
+import { paperSentences } from './support/paperSentences';
 import { trueCharts } from './support/chartTruths';
 import { PDF_LAYOUTS } from './support/pdfLayouts';
 import { pick, seeded } from './support/random';
@@ -94,6 +101,8 @@ function mutatedBytes(bytes: Uint8Array): Uint8Array {
 
 let inputs = 0;
 let uncaught = 0;
+/** Work that was ended from outside. */
+let unended = 0;
 let slowestMs = 0;
 
 async function fuzz(name: string, count: number, make: () => () => unknown): Promise<void> {
@@ -158,6 +167,95 @@ await fuzz('pdf', 500, () => {
     if (read.ok) readPaper(read.paper);
   };
 });
-console.log(JSON.stringify({ inputs, uncaught, slowestMs: Number(slowestMs.toFixed(1)) }));
+const sheets = paperSentences();
+/** Sentences of sheets recombined, cut, repeated, run together on one line. */
+function recombined(): string {
+  const sentences = Array.from({ length: 2 + Math.floor(random() * 25) }, () => {
+    const own = pick(random, pick(random, sheets));
+    return random() < 0.1 ? mutated(own) : own;
+  });
+  if (random() < 0.2) sentences.push(...sentences);
+  return sentences.join(random() < 0.3 ? ' ' : '\n');
+}
+await fuzz('instruction sheet', COUNT, () => {
+  const text = recombined();
+  return () => readChart(text);
+});
+await fuzz('sheet as an item', 300, () => {
+  const text = recombined();
+  return () => {
+    const { sheet, rows, facts } = readChart(text);
+    if (sheet)
+      interpret(
+        { id: 'a', name: 'A', now: '2026-01-01T00:00:00.000Z', sheet, rows, size: facts.size, text },
+        defaultShop('a')
+      );
+  };
+});
+const kept = readdirSync('tests/kept').map((name) => readFileSync(`tests/kept/${name}`, 'utf8'));
+const demo = readdirSync('demo/items').map((name) => readFileSync(`demo/items/${name}`, 'utf8'));
+await fuzz('kept document', COUNT, () => {
+  const text = mutated(pick(random, kept).slice(0, 60_000));
+  const kind = pick(random, ['item', 'shop', 'order', 'run', 'setup', 'stash', 'pattern'] as const);
+  return () => readDocument(kind, text);
+});
+await fuzz('backup', 1000, () => {
+  const text = spoiled(kept.filter((each) => each.includes('jolt-step/backup')));
+  return () => {
+    const reader = new BackupReader();
+    for (let at = 0; at < text.length; at += 8192) reader.push(text.slice(at, at + 8192));
+    reader.end();
+  };
+});
+/** An item with some of its numbers, points and lists otherwise than anybody would make them. */
+function spoiledItem(): string {
+  return pick(random, demo).replace(/-?\d+(?:\.\d+)?/g, (number) =>
+    random() < 0.01 ? pick(random, ['0', '-1', '1e6', '0.0001', '99999', number]) : number
+  );
+}
+await fuzz('spoiled item planned', 500, () => {
+  const read = readDocument('item', spoiledItem());
+  return () => {
+    try {
+      if (read.ok) review(read.document, undefined, defaultShop('a'));
+    } catch (problem) {
+      // Refused in words is an answer.
+      if (isOurFault(problem)) throw problem;
+    }
+  };
+});
+/** The same through the server: every answer is one of ours, whatever is sent. */
+const pool = new Pool(1);
+const words = new TextEncoder();
+await fuzz('route', 400, () => {
+  const asks = [
+    () =>
+      pool.do(
+        'intake',
+        { bytes: words.encode(recombined()), type: 'text/plain' },
+        new AbortController().signal
+      ),
+    () =>
+      pool.do(
+        'intake',
+        { bytes: words.encode(spoiled([SVG])), type: 'image/svg+xml' },
+        new AbortController().signal
+      ),
+    () =>
+      pool.do(
+        'plan',
+        { bytes: words.encode(`{"item":${spoiledItem()}}`), type: 'application/json' },
+        new AbortController().signal
+      )
+  ];
+  const ask = pick(random, asks);
+  return async () => {
+    const { status, body } = await ask();
+    if (status === 500) throw new Error(body.slice(0, 300));
+    if (status === 503) unended++;
+  };
+});
+await pool.close();
+console.log(JSON.stringify({ inputs, uncaught, unended, slowestMs: Number(slowestMs.toFixed(1)) }));
 // Broken files leave timers of the library behind.
 process.exit(0);

@@ -59,6 +59,15 @@ function misfits(page: Page): Promise<string[]> {
       const { height, width } = (each.closest('label') ?? each).getBoundingClientRect();
       return width > 2 && height < 43.5;
     });
+    // Wherever it stands, fixed or not: what lies beyond the side of the screen nobody reaches, save where it can be scrolled to.
+    const scrolls = (each: Element | null): boolean =>
+      each !== null &&
+      each !== document.documentElement &&
+      (/auto|scroll/.test(getComputedStyle(each).overflowX) || scrolls(each.parentElement));
+    const outside = controls.filter((each) => {
+      const { left, right, width } = each.getBoundingClientRect();
+      return width > 2 && (left < -1 || right > innerWidth + 1) && !scrolls(each.parentElement);
+    });
     const covered = controls.filter((each) => {
       each.scrollIntoView({ block: 'center', behavior: 'instant' });
       const { left, right, top, bottom, width } = each.getBoundingClientRect();
@@ -74,6 +83,7 @@ function misfits(page: Page): Promise<string[]> {
     });
     return [
       ...(wide > 0 ? [`the page is ${wide} px too wide`] : []),
+      ...outside.map((each) => `${named(each)} is outside the screen`),
       ...low.map((each) => `${named(each)} is too low`),
       ...covered.map((each) => `${named(each)} is covered`)
     ];

@@ -2,7 +2,7 @@ const MIB = 1024 * 1024;
 
 /** What each reader takes at most. What is larger is refused before it is read. */
 export const LIMITS = {
-  pdf: { bytes: 20 * MIB, pages: 40 },
+  pdf: { bytes: 20 * MIB, pages: 40, unpacked: 120 * MIB },
   text: { bytes: 16 * MIB },
   svg: { bytes: 5 * MIB },
   json: { bytes: 8 * MIB },

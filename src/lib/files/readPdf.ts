@@ -1,11 +1,12 @@
 import { messageOf } from '$lib/core/base/problems';
 import type { Page, Paper, PaperWord } from '$lib/core/reading/pages';
-import { LIMITS } from './limits';
+import { LIMITS, sizeWords } from './limits';
+import { unpacksTooMuch } from './pdfStreams';
 import { pdfLibrary } from './pdfLibrary';
 
 export type PdfReading =
   | { ok: true; paper: Paper; pages: number; skipped: number }
-  | { ok: false; code: 'broken' | 'locked' | 'scanned' | 'too-slow'; message: string };
+  | { ok: false; code: 'broken' | 'locked' | 'scanned' | 'too-slow' | 'too-large'; message: string };
 
 /** The part of a text item that tells where it stands. */
 interface TextItem {
@@ -27,6 +28,12 @@ export async function readPdf(
   bytes: Uint8Array,
   clock: () => number = () => performance.now()
 ): Promise<PdfReading> {
+  if (unpacksTooMuch(bytes, LIMITS.pdf.unpacked))
+    return {
+      ok: false,
+      code: 'too-large',
+      message: `This PDF unpacks to more than ${sizeWords(LIMITS.pdf.unpacked)}, the most that is held. Print only the pages of the chart into a new PDF.`
+    };
   const until = clock() + LIMITS.seconds * 1000;
   const pdfjs = await pdfLibrary();
   const task = pdfjs.getDocument({

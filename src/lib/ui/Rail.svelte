@@ -17,7 +17,7 @@
     <a
       {href}
       aria-current={here(href) ? 'page' : undefined}
-      class="flex min-h-11 items-center border-l-4 px-3 max-[900px]:flex-1 max-[900px]:justify-center max-[900px]:border-l-0 max-[900px]:border-t-4 {here(
+      class="flex min-h-11 items-center border-l-4 px-3 max-[900px]:min-w-0 max-[900px]:flex-1 max-[900px]:justify-center max-[560px]:px-0 max-[560px]:text-[0.8125rem] max-[900px]:border-l-0 max-[900px]:border-t-4 {here(
         href
       )
         ? 'border-ink font-bold'
@@ -27,7 +27,7 @@
   {/each}
   <button
     type="button"
-    class="flex min-h-11 items-center gap-2 px-4 text-soft hover:text-ink"
+    class="flex min-h-11 min-w-11 shrink-0 items-center gap-2 px-4 text-soft hover:text-ink max-[560px]:justify-center max-[560px]:px-0"
     onclick={() => theme.turn()}
     aria-label={theme.night ? 'Day colours' : 'Night colours'}
   >

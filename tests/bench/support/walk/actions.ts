@@ -153,6 +153,18 @@ function typedFor({ role }: Control, chooser: Chooser): string {
   return chooser.of(TYPED) ?? '';
 }
 
+/** Drags a handle some way down and lets it go. */
+async function drag(page: Page, handle: ReturnType<typeof locate>): Promise<void> {
+  await handle.scrollIntoViewIfNeeded({ timeout: 2000 });
+  const box = await handle.boundingBox();
+  if (!box) return;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let step = 1; step <= 6; step++) await page.mouse.move(x, y + step * 25);
+  await page.mouse.up();
+}
+
 /** Does it; false where the control is not there any more. */
 export async function act(page: Page, action: Action): Promise<boolean> {
   const { what, value = '' } = action;
@@ -182,7 +194,8 @@ export async function act(page: Page, action: Action): Promise<boolean> {
         await page.keyboard.type(value.slice(0, 20));
       } else await target.fill(value, { timeout: 2000 });
       await target.blur({ timeout: 2000 });
-    } else await target.click({ timeout: 2000 });
+    } else if (/^Drag /.test(action.control.name)) await drag(page, target);
+    else await target.click({ timeout: 2000 });
   }
   return true;
 }

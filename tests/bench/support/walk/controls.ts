@@ -85,7 +85,21 @@ export async function controlsOf(page: Page): Promise<Control[]> {
         (element instanceof HTMLAnchorElement &&
           (element.pathname === location.pathname || element.hasAttribute('download'))) ||
         (element instanceof HTMLInputElement && element.type === 'radio' && element.checked);
-      return [{ role, name, rowName, nth, doing: doing as 'press', settled, path: location.pathname }];
+      // What stands on every page is one control wherever it is pressed.
+      const everywhere =
+        element.closest('nav[aria-label="Rooms"], [data-sonner-toaster], #rail') !== null ||
+        /^(?:Undo|Redo|Night colours|Day colours|To the page|JoltStep)/.test(name);
+      return [
+        {
+          role,
+          name,
+          rowName,
+          nth,
+          doing: doing as 'press',
+          settled,
+          path: everywhere ? '*' : location.pathname
+        }
+      ];
     });
   });
   return found.map(({ path, rowName, ...control }) => {

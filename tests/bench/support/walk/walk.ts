@@ -28,6 +28,7 @@ const EXCEPTIONS: readonly { key: RegExp; why: string }[] = [
 ];
 /** Controls whose press need not change what is seen, each with its reason. */
 const QUIET: readonly { key: RegExp; why: string }[] = [
+  { key: /\| Drag /, why: 'let go where nothing takes it, it goes back' },
   { key: /\| input /, why: 'the same may have stood there' },
   { key: /\| select \|/, why: 'the same may have been chosen' },
   { key: /\/run\/|\/practice|\/machine/, why: 'its clock moves anyway' },
@@ -248,7 +249,11 @@ export async function walk(
         actions += 1;
         const { faults: wrong, after } = await check(page, watch, before, was, chosen);
         told.push(...wrong);
-        const isEdit = changed(before, after).length > 0 && chosen.action.what !== 'key';
+        // What itself takes back or makes again is no edit to take back.
+        const isEdit =
+          changed(before, after).length > 0 &&
+          chosen.action.what !== 'key' &&
+          !/^(?:Undo|Redo)/.test(chosen.control?.name ?? '');
         if (isEdit && wrong.length === 0 && chooser.chance(0.4)) {
           const { faults: back, taken } = await undoAndRedo(page, before, after);
           told.push(...back);

@@ -163,7 +163,14 @@ export function opsOf(
           count: 1
         }
       ];
-    default:
+    case 'fuse':
+      // What lies in the hoop is fused there; interfacing goes on before, as something else to do.
+      return id && sheet.actions.slice(0, at).some((a) => a.action === 'lay' && a.piece === action.piece)
+        ? [{ do: 'fuse', pieceId: id }]
+        : [other];
+    // Nothing in the hoop moves by these; a kind that is not named here does not compile.
+    case 'fold':
+    case 'other':
       return [other];
   }
 }

@@ -46,6 +46,8 @@ const WORDLESS: Readonly<Record<string, string>> = {
   image: 'a picture',
   foreignObject: 'something that is no drawing'
 };
+/** Letters of one path: more points than a line of an item may have. */
+const LONGEST_DATA = 300_000;
 const SHAPES = new Set(['path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon']);
 
 /**
@@ -196,6 +198,10 @@ function collect(root: SvgElement, viewport: Viewport): Collected {
     }
     if (points >= MAX_POINTS) {
       leave(`beyond the first ${MAX_POINTS.toLocaleString('en')} points`);
+      return;
+    }
+    if ((element.attributes['d'] ?? element.attributes['points'] ?? '').length > LONGEST_DATA) {
+      leave(`longer than ${LONGEST_DATA.toLocaleString('en')} letters: no outline that is cut or stitched`);
       return;
     }
     const { paths: read, broken } = outlinesOf(element, all, viewport);

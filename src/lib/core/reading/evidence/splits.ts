@@ -3,6 +3,9 @@ import { figureIn, isBlank } from './values';
 /** One column taken apart, or the reason not to. */
 type Split = (texts: readonly string[]) => string[][] | undefined;
 
+/** No cell that holds two values is longer, letters: what is longer is running text. */
+const LONGEST_CELL = 200;
+
 /** A way of taking cells apart must do so in this share of them. */
 const SHARE = 0.7;
 
@@ -135,7 +138,9 @@ function apart(
   texts: readonly string[],
   split: (text: string) => string[] | undefined
 ): string[][] | undefined {
-  const parts = texts.map((text) => (isBlank(text) ? null : split(text)));
+  const parts = texts.map((text) =>
+    isBlank(text) ? null : text.length > LONGEST_CELL ? undefined : split(text)
+  );
   const filled = parts.filter((part) => part !== null);
   const done = filled.filter((part) => part !== undefined);
   const width = Math.max(0, ...done.map((part) => part.length));

@@ -58,6 +58,10 @@ function listsOf(lines: readonly PaperLine[]): Entry[][] {
   });
 }
 
+/** Parts of an entry that may be joined again, and letters of a unit. */
+const MOST_JOINED = 8;
+const LONGEST_UNIT = 24;
+
 const BULLET = /^[-–—•*·▪◦]$/;
 
 /** Whole sentences: their figures by unit, and what is said without them. */
@@ -138,6 +142,11 @@ function gridBy(entries: readonly Entry[], mark: RegExp): Grid {
  * usual, best where they are values that other entries have too.
  */
 function rejoined(parts: string[], order: readonly string[], known: ReadonlySet<string>): string[] {
+  // So many more are no entry whose words hold a mark, but running text: what is too much stays together.
+  if (parts.length > order.length + MOST_JOINED) {
+    const last = Math.max(0, order.length - 1);
+    return [...parts.slice(0, last), parts.slice(last).join(', ')];
+  }
   let own = parts;
   while (own.length > order.length) {
     let best: { parts: string[]; score: number } | undefined;
@@ -172,7 +181,7 @@ function kindsOf(parts: readonly string[]): string[] {
 }
 
 function unitOf(part: string): string {
-  return /(\p{L}+|["″'′])\.?$/u.exec(part)?.[1]?.toLowerCase() ?? '';
+  return /(\p{L}+|["″'′])\.?$/u.exec(part.slice(-LONGEST_UNIT))?.[1]?.toLowerCase() ?? '';
 }
 
 function entriesOf(lines: readonly PaperLine[]): Entry[] {
