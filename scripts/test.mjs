@@ -45,6 +45,17 @@ function counted(code, report, count) {
   if ((code !== 0 && counts.failed === 0) || (code === 0 && counts.passed === 0)) failed++;
 }
 
+/** Every test with how long it took, ms. */
+const times = [];
+/** Tests of the browser’s report, wherever they are nested. */
+const testsIn = ({ suites = [], specs = [] }) => [
+  ...suites.flatMap(testsIn),
+  ...specs.map(({ title, tests }) => ({
+    title,
+    ms: Math.max(...tests.flatMap(({ results }) => results.map(({ duration }) => duration)))
+  }))
+];
+
 /** Every second file of unit tests: two halves take turns with the other checks, so that neither lane waits for long. */
 const unitTests = (half) => async () => {
   const report = `unit-${half + 1}.json`;
@@ -52,11 +63,12 @@ const unitTests = (half) => async () => {
     .filter((name) => name.endsWith('.test.ts'))
     .filter((_, at) => at % 2 === half)
     .map((name) => `tests/unit/${name}`);
-  const { import: loader, timeout } = JSON.parse(readFileSync(`${root}.mocharc.json`, 'utf8'));
-  const how = ['--no-config', `--import=${loader}`, '--timeout', String(timeout)];
-  const args = ['mocha', ...how, '--reporter', 'scripts/mocha-reporter.mjs', ...files];
+  const args = ['mocha', '--reporter', 'scripts/mocha-reporter.mjs', ...files];
   const code = await finished(`Unit tests, half ${half + 1}`, 'npx', args, { UNIT_REPORT: report });
-  counted(code, report, ({ stats }) => ({ passed: stats.passes, failed: stats.failures }));
+  counted(code, report, ({ stats, times: own }) => {
+    times.push(...own);
+    return { passed: stats.passes, failed: stats.failures };
+  });
 };
 
 /** Works through tasks, so many at a time. */
@@ -87,12 +99,16 @@ await sideBySide(
 );
 if (built) {
   console.log('\n== Browser tests');
-  counted(run('npx', ['playwright', 'test']), 'e2e.json', ({ stats }) => {
+  counted(run('npx', ['playwright', 'test']), 'e2e.json', ({ stats, suites }) => {
+    times.push(...testsIn({ suites }));
     if (stats.flaky > 0) console.log(`\n${stats.flaky} passed only at the second try`);
     return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
   });
 }
 
+console.log('\nThe slowest ten tests:');
+for (const { title, ms } of times.toSorted((a, b) => b.ms - a.ms).slice(0, 10))
+  console.log(`${String(Math.round(ms / 1000)).padStart(5)} s  ${title}`);
 console.log(`\nIn ${Math.round((Date.now() - began) / 1000)} s`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -216,7 +216,7 @@
         <ul>
           {#each run.lessons as lesson (lesson)}<li class="border-b border-rule py-1">
               {lesson}
-            </li>{:else}<li class="py-1">It went as predicted.</li>{/each}
+            </li>{:else}<li class="py-1">Nothing in this run changed the estimates.</li>{/each}
         </ul>
       </section>
     {/if}

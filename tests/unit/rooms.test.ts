@@ -3,7 +3,7 @@ import { ESLint } from 'eslint';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import ts from 'typescript';
-import { coreRooms, wings } from '../../rooms.js';
+import { coreRooms, libRooms, wings } from '../../rooms.js';
 
 const ROOT = new URL('../..', import.meta.url).pathname;
 
@@ -150,3 +150,32 @@ function filesIn(folder: string): string[] {
     .filter((file) => file.endsWith('.ts'))
     .map((file) => relative(ROOT, join(folder, file)));
 }
+
+describe('doors between rooms', () => {
+  it('are used, each of them', () => {
+    const textOf = (folder: string): string =>
+      readdirSync(join(ROOT, folder), { recursive: true, withFileTypes: true })
+        .filter((file) => file.isFile() && /\.(?:ts|svelte)$/.test(file.name))
+        .map((file) => readFileSync(join(file.parentPath, file.name), 'utf8'))
+        .join('\n');
+    const uses = (text: string, name: string): boolean =>
+      ["from '", "import '", "import('"].some((how) =>
+        ["'", '/'].some((end) => text.includes(`${how}${name}${end}`))
+      );
+    const unused = Object.entries(wings).flatMap(([wing, rooms]) =>
+      Object.entries(rooms).flatMap(([room, doors]: [string, string[]]) => {
+        const text = textOf(`src/lib/core/${wing}/${room}`);
+        return doors
+          .filter((door) => !uses(text, `$lib/core/${wing}/${door}`))
+          .map((door) => `${wing}/${room} -> ${door}`);
+      })
+    );
+    const besides = Object.entries(libRooms).flatMap(([room, { rooms, packages }]) => {
+      const text = textOf(`src/lib/${room}`);
+      return [...rooms.map((other) => `$lib/${other}`), ...packages]
+        .filter((door) => !uses(text, door))
+        .map((door) => `${room} -> ${door}`);
+    });
+    expect([...unused, ...besides]).to.deep.equal([]);
+  });
+});

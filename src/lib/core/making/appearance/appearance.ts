@@ -10,6 +10,7 @@ import {
   type ClothPhoto,
   findLine,
   isStabiliserKind,
+  isTwoSided,
   type Item,
   type MaterialKind,
   type Role
@@ -173,7 +174,8 @@ function patchOf({ layer, rightSide, region }: Shown): Patch {
     name: layer.name,
     kind: layer.material.kind,
     colour: layer.material.colour,
-    rightSide,
+    // Adhesive has a side that sticks, and none that is meant to be seen.
+    rightSide: rightSide || layer.material.kind === 'heat-adhesive' || isTwoSided(layer.material.kind),
     ...(layer.material.photo && rightSide && { photo: layer.material.photo }),
     region: region.map((points) => simplified({ closed: true, points }, EXACT).points),
     teeth: layer.zip === null ? null : teethOf(layer),

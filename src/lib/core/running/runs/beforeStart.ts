@@ -65,7 +65,10 @@ export function beforeStart(input: StartInput): StartCheck[] {
           {
             id: 'halts',
             title: halts.length > 0 ? `Halts programmed after ${stopList(halts)}` : 'No halt to program',
-            detail: halts.length > 0 ? 'This machine runs on by itself: without them a piece is missed.' : ''
+            detail:
+              halts.length > 0
+                ? 'This machine runs on by itself: without these halts it stitches on, in the wrong colour or before a piece is laid.'
+                : ''
           }
         ]
       : []),
