@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { seeded } from '$lib/core/base/units';
-import { type Control, controlsOf, locate } from './controls';
+import { type Control, locate } from './controls';
 
 /** One thing done, so that it can be done again. */
 export interface Action {
@@ -52,7 +52,7 @@ const KEYS = [
   'Alt+ArrowDown'
 ];
 /** Files that are brought where a file is asked for. */
-export const FILES: readonly { name: string; mimeType: string; text: string }[] = [
+const FILES: readonly { name: string; mimeType: string; text: string }[] = [
   {
     name: 'chart.csv',
     mimeType: 'text/csv',
@@ -199,5 +199,3 @@ export async function act(page: Page, action: Action): Promise<boolean> {
   }
   return true;
 }
-
-export { controlsOf };

@@ -18,7 +18,7 @@ export interface Control {
 }
 
 /** The pattern of a path. @example routeOf('/items/badger-tab/cut') // '/items/[]/cut' */
-export function routeOf(path: string): string {
+function routeOf(path: string): string {
   return path
     .replace(/^\/(items|run|orders|log|guide)\/(?!new$|new\/|words)([^/]+)/, '/$1/[]')
     .replace(/\/$/, '/');

@@ -1,6 +1,6 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
-import { act, type Action, Chooser, controlsOf, STARTS } from './actions';
-import type { Control } from './controls';
+import { act, type Action, Chooser, STARTS } from './actions';
+import { type Control, controlsOf } from './controls';
 import { broken, brokenEvents, changed, type Stored, storedIn } from './stored';
 import { falseNotices, longestTask, Watch, watchFrames } from './watch';
 
@@ -181,7 +181,7 @@ async function shows(
 }
 
 /** Two faults of one kind, whatever numbers stand in them. */
-export const alike = (one: string, other: string): boolean => kindOf(one) === kindOf(other);
+const alike = (one: string, other: string): boolean => kindOf(one) === kindOf(other);
 const kindOf = (fault: string): string =>
   fault
     .replace(/\d+/g, '#')
