@@ -74,19 +74,18 @@
         ? ''
         : ' · not finished'}
     </p>
-    <a class="button no-print ml-auto" href="/trouble?run={run.id}">What went wrong?</a>
-    <button
-      type="button"
-      class="button button-quiet no-print"
-      onclick={() => downloadJson(`run of ${run.itemName}`, run)}
-      ><Download size={20} aria-hidden="true" />Download the run</button
-    >
-    <button
-      type="button"
-      class="button button-quiet no-print"
-      onclick={() => void remove(run.id, run.itemName)}
-      ><Trash2 size={20} aria-hidden="true" />Delete the run</button
-    >
+    <div class="no-print ml-auto flex flex-wrap items-center gap-1">
+      <a class="button" href="/trouble?run={run.id}">What went wrong?</a>
+      <button
+        type="button"
+        class="button button-quiet"
+        onclick={() => downloadJson(`run of ${run.itemName}`, run)}
+        ><Download size={20} aria-hidden="true" />Download the run</button
+      >
+      <button type="button" class="button button-quiet" onclick={() => void remove(run.id, run.itemName)}
+        ><Trash2 size={20} aria-hidden="true" />Delete the run</button
+      >
+    </div>
   </header>
 
   {#if run.item?.trial && run.finishedAt}<TrialForm {run} />{/if}

@@ -70,7 +70,7 @@
 <style>
   .facts {
     display: grid;
-    grid-template-columns: minmax(0, 0.8fr) minmax(0, 1fr) minmax(0, 1.5fr);
+    grid-template-columns: minmax(min-content, 0.8fr) minmax(0, 1fr) minmax(0, 1.5fr);
     gap: 2rem;
     padding-top: 0.75rem;
     border-top: 2px solid var(--ink);
