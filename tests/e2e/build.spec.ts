@@ -36,11 +36,12 @@ test('a two-panel coaster with a turned edge and a name, from nothing: a place t
   await page.getByRole('button', { name: 'Earlier' }).click();
   await expect(blocks.getByText(/Move it before the back/)).toHaveCount(0);
 
-  // A larger one: the hoop is proposed anew.
+  // A larger one: the hoop that was chosen stays, that it no longer fits is said, and the one that does is offered.
   await blocks.getByRole('button', { name: /^Size and answers/ }).click();
   await page.getByLabel('The item, width').fill('120');
   await page.getByLabel('The item, width').blur();
-  await expect(page.getByText(/finished 120 × 100 mm · long hoop/i)).toBeVisible();
+  await expect(page.getByText(/finished 120 × 100 mm · small hoop/i)).toBeVisible();
+  await expect(page.getByText(/reaches outside the stitch field of Small hoop/).first()).toBeVisible();
 
   // Kept as a pattern, it is offered for the next one.
   await page.getByRole('button', { name: 'Keep it as a pattern' }).click();
@@ -50,6 +51,11 @@ test('a two-panel coaster with a turned edge and a name, from nothing: a place t
 
   await page.getByRole('link', { name: 'To the sheet' }).click();
   await expect(page.getByText(/Run “Ada”/).first()).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Take Long hoop/ })
+    .first()
+    .click();
+  await expect(page.getByText(/finished 120 × 100 mm · long hoop/i)).toBeVisible();
   await expect(page.getByText('to look at')).toHaveCount(0);
   await stitchIt(page);
   await expect(page.getByText(/step 1 of/)).toBeVisible();

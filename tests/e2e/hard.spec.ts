@@ -102,15 +102,13 @@ test('a full disk is told in words, and what was shown as kept stays', async ({ 
     Object.defineProperties(IDBObjectStore.prototype, { add: { value: full }, put: { value: full } });
   });
   await page.getByLabel('Photo of this run').setInputFiles(photo);
-  await expect(
-    page.getByText(/The photo could not be stored: the browser’s storage may be full/)
-  ).toBeVisible();
+  await expect(page.getByText('The photo is not kept. The browser’s storage is full.')).toBeVisible();
   await expect(page.getByRole('img', { name: /photo\.jpg/ })).toHaveCount(0);
   await page.getByRole('link', { name: 'Stash', exact: true }).click();
   await page.getByRole('button', { name: 'Navy canvas', exact: true }).click();
   await page.getByLabel('Where it is kept').fill('Nowhere');
   await page.getByRole('button', { name: 'Keep the changes' }).click();
-  await expect(page.getByText(/The change could not be stored/)).toBeVisible();
+  await expect(page.getByText('The change is not stored. The browser’s storage is full.')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('row', { name: /Navy canvas/ })).not.toContainText('Nowhere');
   await page.goto('/log');

@@ -16,7 +16,8 @@ export function tooLong(seconds: number): string {
 export class Bounded<W> {
   readonly #open: () => Worker;
   readonly #seconds: number;
-  #worker: Worker | undefined;
+  /** One remote for as long as its worker lives: the library ends a worker whose last remote is forgotten. */
+  #lives: { worker: Worker; remote: Remote<W> } | undefined;
   #last: Promise<unknown> = Promise.resolve();
   #giveUp: (() => void) | undefined;
   #closed = false;
@@ -50,7 +51,7 @@ export class Bounded<W> {
   }
 
   #asked<T>(question: (worker: Remote<W>) => Promise<T>): Promise<WorkerResult<T> | undefined> {
-    const worker = (this.#worker ??= this.#open());
+    const { worker, remote } = (this.#lives ??= this.#begin());
     return new Promise((done) => {
       const broken = (late: boolean, why: string): void => {
         this.#end();
@@ -66,15 +67,20 @@ export class Bounded<W> {
       };
       this.#giveUp = () => settle(undefined);
       worker.addEventListener('error', onerror);
-      question(wrap<W>(worker)).then(
+      question(remote).then(
         (value) => settle({ ok: true, value }),
         (problem: unknown) => settle({ ok: false, late: false, why: whyNot(problem) })
       );
     });
   }
 
+  #begin(): { worker: Worker; remote: Remote<W> } {
+    const worker = this.#open();
+    return { worker, remote: wrap<W>(worker) };
+  }
+
   #end(): void {
-    this.#worker?.terminate();
-    this.#worker = undefined;
+    this.#lives?.worker.terminate();
+    this.#lives = undefined;
   }
 }

@@ -1,3 +1,4 @@
+import { sinksIn } from '$lib/core/documents/item';
 import { choice, heldAs, hold, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
@@ -129,7 +130,8 @@ export const topping: BlockMaker<typeof toppingFields> = {
     const piece = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: outlineId });
     site.toTable();
     // On smooth cloth it does no harm, and nothing is wrong without it.
-    const sinks = ['towelling', 'fleece', 'knit'].includes(site.standing.top?.material.kind ?? '');
+    const { top } = site.standing;
+    const sinks = top !== null && sinksIn(top.material.kind);
     const on = site.hand('on', { do: 'topping-on', pieceId: piece }, { free: !sinks });
     if (pins === 'pins') site.hand('pin', { do: 'pin', pieceId: piece, pins: 4, away: 12 }, { needs: [on] });
     else if (pins === 'tape') site.hand('tape', { do: 'tape', pieceId: piece, strips: 4 }, { needs: [on] });

@@ -1,5 +1,5 @@
 import { offsetPath } from '$lib/core/base/geometry';
-import type { Material } from '$lib/core/documents/item';
+import { type Material, sinksIn } from '$lib/core/documents/item';
 import { choice, count, length, material, MATERIALS, onlyWhere, stopPart } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import type { Site } from './site';
@@ -114,9 +114,6 @@ const fields = {
 /** The basting box runs so far outside the design, mm. */
 const BASTING_MM = 6;
 
-/** Pile and knits let stitches sink in. */
-const SINKS: readonly string[] = ['towelling', 'fleece', 'knit'];
-
 /** Something bought finished: counted, not cut; its middle found and marked, what hangs from the hoop kept clear. */
 export const readyMade: BlockMaker<typeof fields> = {
   kind: 'ready-made',
@@ -132,7 +129,7 @@ export const readyMade: BlockMaker<typeof fields> = {
     const { name, hangs } = THINGS[p.thing];
     const stuck = p.mount === 'stuck';
     const carrier: Material = stuck ? MATERIALS.sticky : CARRIERS[p.stabiliser].material;
-    const sinks = SINKS.includes(p.cloth.kind);
+    const sinks = sinksIn(p.cloth.kind);
     const base = site.piece('stabiliser', 'Stabiliser', carrier, 'hooped', { plies: stuck ? 1 : p.layers });
     const fused = p.mesh === 'yes' || (p.mesh === 'usual' && p.cloth.kind === 'knit');
     const hooped = p.mount === 'hooped';

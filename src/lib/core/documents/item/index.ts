@@ -53,6 +53,8 @@ export { removeVariant, renameVariant } from './variantEdits';
 export {
   isStabiliserKind,
   isTwoSided,
+  PILE,
+  sinksIn,
   Material,
   MATERIAL_KINDS,
   MaterialKind,

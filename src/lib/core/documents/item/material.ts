@@ -43,6 +43,19 @@ export function isStabiliserKind(kind: MaterialKind): boolean {
   return STABILISERS.some((each) => each === kind);
 }
 
+/** Kinds whose pile stitches sink into. */
+export const PILE: readonly MaterialKind[] = ['towelling', 'fleece'];
+
+/**
+ * Whether stitches sink into a kind, so that a topping helps: pile, and knits, which give way without being pile.
+ *
+ * @example
+ * sinksIn('knit') // true, though a knit has no pile
+ */
+export function sinksIn(kind: MaterialKind): boolean {
+  return kind === 'knit' || PILE.includes(kind);
+}
+
 /** Kinds that look the same on both sides. */
 const TWO_SIDED: readonly MaterialKind[] = ['felt', 'batting', 'towelling', 'stretch-mesh'];
 

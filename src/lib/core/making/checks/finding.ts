@@ -148,7 +148,6 @@ function stateBefore(trace: StackStep[], at: number): StackState {
 }
 
 export const WASHES_OUT: readonly MaterialKind[] = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'];
-export const PILE: readonly MaterialKind[] = ['towelling', 'fleece'];
 /** Roles meant to be seen on a surface. */
 export const SURFACE: readonly Role[] = ['decoration', 'lettering', 'quilting', 'applique-edge', 'topstitch'];
 /** Roles that hide a raw edge. */

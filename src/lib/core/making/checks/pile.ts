@@ -1,7 +1,7 @@
 import { found } from '$lib/core/craft/findings';
-import type { Role } from '$lib/core/documents/item';
+import { PILE, type Role } from '$lib/core/documents/item';
 import { shareOn } from '$lib/core/making/stack';
-import { type Check, type Finding, PILE, runsOf, WASHES_OUT } from './finding';
+import { type Check, type Finding, runsOf, WASHES_OUT } from './finding';
 
 const SINKS: readonly Role[] = ['decoration', 'lettering', 'satin-edge'];
 

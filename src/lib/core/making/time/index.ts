@@ -1,4 +1,12 @@
 export { type CountGuess, GUESS_FACTOR, guessFor, widened, withGuesses } from './guessed';
 export { fromDefaults, halfRange, sumEstimates } from './estimate';
 export { handsEstimate, needleEstimate } from './learnedEstimate';
-export { needleParts, type NeedleParts, overheadSeconds } from './needleTime';
+export {
+  HALT_S,
+  NEEDLE_SWITCH_S,
+  needleParts,
+  type NeedleParts,
+  overheadSeconds,
+  START_S,
+  TRIM_S
+} from './needleTime';

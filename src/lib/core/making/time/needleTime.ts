@@ -3,12 +3,12 @@ import { type Hoop, type Machine, paceOf } from '$lib/core/documents/shop';
 import { meanStitchLength } from '$lib/core/stitching/thread';
 
 /** Seconds lost getting up to speed, and again coming to a halt. */
-const START_S = 2;
-const HALT_S = 2;
+export const START_S = 2;
+export const HALT_S = 2;
 /** One automatic trim, s. */
-const TRIM_S = 6;
+export const TRIM_S = 6;
 /** A multi-needle machine’s own change of needle, s. */
-const NEEDLE_SWITCH_S = 10;
+export const NEEDLE_SWITCH_S = 10;
 /** Longer stitches than this slow the machine in proportion, mm. */
 const FULL_SPEED_LENGTH_MM = 4.5;
 

@@ -1,4 +1,4 @@
-import type { Item } from '$lib/core/documents/item';
+import { type Item, PILE } from '$lib/core/documents/item';
 import { oneLayerMore } from './mends';
 import type { Facts } from './facts';
 import type { Symptom } from './symptoms';
@@ -21,7 +21,7 @@ export interface CauseRule {
 }
 
 /** Dense work needs more than one layer from here on, stitches. */
-const HEAVY = 12_000;
+const MANY_FOR_ONE_LAYER = 12_000;
 /** Stitches a minute from which metal threads, knits and dense work suffer. */
 const FAST_SPM = 800;
 /** Satin narrower than this hardly hides what is cut by hand, mm. */
@@ -56,7 +56,7 @@ export const RULES: readonly CauseRule[] = [
     weigh: (facts) => {
       const own = found(facts, 'stabiliser/none', 'stabiliser/light', 'stabiliser/dense', 'stabiliser/tears');
       if (own) return own;
-      return facts.layers <= 1 && facts.stitches > HEAVY
+      return facts.layers <= 1 && facts.stitches > MANY_FOR_ONE_LAYER
         ? seen(
             `${facts.layers === 0 ? 'No layer' : 'One layer'} lies under ${said(facts.stitches)} stitches.`
           )
@@ -132,7 +132,7 @@ export const RULES: readonly CauseRule[] = [
     weigh: (facts) => {
       const own = found(facts, 'pile/no-topping');
       if (own) return own;
-      const pile = ['towelling', 'fleece', 'knit'].find((kind) => facts.cloths.has(kind as never));
+      const pile = PILE.find((kind) => facts.cloths.has(kind));
       return pile && !facts.hasTopping ? seen(`${pile} has no film over it.`) : null;
     }
   },

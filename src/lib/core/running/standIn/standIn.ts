@@ -1,11 +1,6 @@
+import { HALT_S, NEEDLE_SWITCH_S, START_S, TRIM_S } from '$lib/core/making/time';
 import { nextFault } from './faults';
 import type { JobStop, MachineEvent, MachineEventType, MachineState, StandInSetup } from './schema';
-
-/** Getting up to speed, coming to a halt, a trim, and a change of needle, s. */
-const START_S = 2;
-const HALT_S = 2;
-const TRIM_S = 6;
-const NEEDLE_S = 10;
 
 /** Times nearer than this are one, s. */
 const SAME = 1e-9;
@@ -60,7 +55,7 @@ export const stopAt = ({ job, at }: MachineState): JobStop | undefined => job?.s
 export function run(told: Told, switches = false): void {
   const { state } = told;
   state.phase = 'running';
-  state.lag = START_S + (switches ? NEEDLE_S : 0);
+  state.lag = START_S + (switches ? NEEDLE_SWITCH_S : 0);
   if (state.stitch === 0 && !state.ending) {
     const stop = stopAt(state);
     const key = String(state.at);
