@@ -4,6 +4,16 @@ test('two orders as one week: what can be promised, a day that is lost, what mov
   page
 }) => {
   await loadDemo(page);
+  // The demo’s order begins in a week to come; here it is late already, so that another order moves it.
+  await page.goto('/orders/gala-weekend?tab=pieces');
+  for (const [field, at] of [
+    ['Work begins', '2026-11-27T09:00'],
+    ['Due', '2026-11-28T18:00']
+  ] as const) {
+    await page.getByLabel(field).fill(at);
+    await page.getByLabel(field).press('Tab');
+    await expect(page.getByLabel(field)).toHaveValue(at);
+  }
   await page.goto('/week');
   const hands = page.getByRole('region', { name: 'For your hands' });
   await expect(hands.getByRole('listitem')).toHaveCount(6, { timeout: 60_000 });
