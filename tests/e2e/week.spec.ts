@@ -10,9 +10,10 @@ test('two orders as one week: what can be promised, a day that is lost, what mov
     ['Work begins', '2026-11-27T09:00'],
     ['Due', '2026-11-28T18:00']
   ] as const) {
-    await page.getByLabel(field).fill(at);
-    await page.getByLabel(field).press('Tab');
-    await expect(page.getByLabel(field)).toHaveValue(at);
+    const typed = page.getByLabel(field, { exact: true }).first();
+    await typed.fill(at);
+    await typed.press('Tab');
+    await expect(typed).toHaveValue(at);
   }
   await page.goto('/week');
   const hands = page.getByRole('region', { name: 'For your hands' });
