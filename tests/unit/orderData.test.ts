@@ -11,10 +11,10 @@ import {
   importOrder,
   listOrders,
   newOrder,
-  orderTable,
-  prepareHooping,
   runsOfOrder
 } from '../../src/lib/data/orders';
+import { orderTable } from '../../src/lib/data/orderTable';
+import { prepareHooping } from '../../src/lib/data/hoopingRuns';
 import { changeOrder, changeShop, putAway } from '../../src/lib/data/edits';
 import { demoItem, demoOrder, demoSetup, demoShop } from './support/demo';
 import { orderOf } from './support/orders';

@@ -123,7 +123,7 @@ describe('a promise', () => {
   });
 
   it('says one in two before four in five before nineteen in twenty, and what would raise it', () => {
-    const spread = spreadOf(input.shop, [], 0.03);
+    const spread = spreadOf(input.shop, null, 0.03);
     const order = { ...input.order, due: input.order.from.replace(/T.*/, 'T16:00') };
     const promised = promiseOf({ ...input, order }, spread);
     expect(promised.half).to.be.at.most(promised.fourInFive);
@@ -135,7 +135,7 @@ describe('a promise', () => {
   });
 
   it('rests on what runs logged, and on what is usual until they say enough', () => {
-    const usual = spreadOf({}, [], 0);
+    const usual = spreadOf({}, null, 0);
     expect(usual.faults.per10k).to.be.closeTo(0.65, 1e-9);
     const learned = {
       people: { me: { factors: {}, shared: { mean: 0, sd: 0.05, samples: 9 }, noise: 0.12, runs: 4 } },
@@ -143,6 +143,9 @@ describe('a promise', () => {
       runIds: [],
       counts: []
     };
-    expect(spreadOf({ learned }, [], 0).hands).to.deep.equal({ task: 0.12, all: 0.05 });
+    expect(spreadOf({ learned }, null, 0).hands).to.deep.equal({ task: 0.12, all: 0.05 });
+    // 50,000 stitches without a fault beside as many that are usual: half of what is usual.
+    const calm = spreadOf({}, { faults: 0, stitches: 50_000 }, 0);
+    expect(calm.faults.per10k).to.be.closeTo(0.325, 1e-9);
   });
 });

@@ -1,5 +1,5 @@
-import { db } from '$lib/data/db';
 import 'fake-indexeddb/auto';
+import { db } from '$lib/data/db';
 import {
   addPhoto,
   appendEvent,
@@ -12,7 +12,7 @@ import {
   prepareRun,
   runDocument
 } from '$lib/data/runs';
-import { refreshRuns } from '$lib/data/summaries';
+import { refreshRuns } from '$lib/data/keepSummaries';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { RUN_VERSION } from '$lib/core/documents/run';
 import { plan } from '$lib/core/making/plan';

@@ -2,21 +2,14 @@ import 'fake-indexeddb/auto';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { review } from '$lib/core/making/checks';
 import { itemSummary } from '$lib/core/making/summary';
-import { compareRun, runSummary } from '$lib/core/running/runs';
+import { compareRun, needleTimes, runSummary } from '$lib/core/running/runs';
 import { db } from '$lib/data/db';
 import { changeItem, changeSetup, changeShop, putAway } from '$lib/data/edits';
 import { addItem } from '$lib/data/items';
-import { refreshLearned } from '$lib/data/learned';
+import { faultsLogged, needlesLogged, refreshLearned } from '$lib/data/learned';
 import { markRun, openRuns } from '$lib/data/runs';
-import {
-  lastRun,
-  loggedRuns,
-  refreshItems,
-  refreshRuns,
-  searchShelf,
-  shelfRows,
-  summariesOf
-} from '$lib/data/summaries';
+import { refreshItems, refreshRuns } from '$lib/data/keepSummaries';
+import { lastRun, loggedRuns, runsThatTell, searchShelf, shelfRows, summariesOf } from '$lib/data/summaries';
 import { exampleRibbon } from '$lib/server/example';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
@@ -128,6 +121,27 @@ describe('summaries in the browser', () => {
     await refreshLearned();
     expect((await lastRun())?.id).to.match(/^run-/);
     expect((await lastRun())?.lessons.join()).to.match(/now planned \d+ % (longer|shorter)/);
+  });
+  it('tell pages of needles, faults and the runs that taught, so that no page reads the log', async () => {
+    expect(await faultsLogged()).to.equal(null);
+    const run = demoRun('run-1');
+    const { events, ...head } = run;
+    await db.runs.add(head);
+    await db.events.bulkAdd(events);
+    await refreshLearned();
+    await refreshRuns();
+    const stops = run.plan.steps.filter(({ kind }) => kind === 'stop');
+    expect(await faultsLogged()).to.deep.equal({
+      faults: events.filter(({ type }) => type === 'fault').length,
+      stitches: stops.reduce((sum, { stop }) => sum + (stop?.stitches ?? 0), 0)
+    });
+    expect(await needlesLogged()).to.deep.equal([needleTimes(run)]);
+    const told = await runsThatTell(run.itemId, ['run-1', 'gone']);
+    expect([told.logged, told.teachers].map((runs) => runs.map(({ id }) => id))).to.deep.equal([
+      ['run-1'],
+      ['run-1']
+    ]);
+    expect((await runsThatTell('another', [])).logged).to.deep.equal([]);
   });
 });
 

@@ -15,7 +15,7 @@ import {
 import { needleFor } from '$lib/core/preparing/threads/needleKind';
 import { nearestThreads } from '$lib/core/preparing/threads/palette';
 import { bobbinMeasures } from '$lib/core/running/learning';
-import { needleHours } from '$lib/core/running/runs';
+import { needleHours, needleTimes } from '$lib/core/running/runs';
 import { bobbinUse } from '$lib/core/solvers/bobbins';
 import { planNeedles } from '$lib/core/solvers/needles';
 import { expect } from 'chai';
@@ -178,9 +178,9 @@ describe('what run-outs and runs tell', () => {
       setup: defaultSetup(badgerTab(), badgerShop())
     };
     const machine = { id: 'left', needles: 1 };
-    expect(needleHours([run], machine)).to.deep.equal([{ needle: 1, hours: 0.5, since: null }]);
+    expect(needleHours([needleTimes(run)], machine)).to.deep.equal([{ needle: 1, hours: 0.5, since: null }]);
     const fitted = { ...machine, needleFitted: { '1': '2026-11-21T08:00:00.000Z' } };
-    expect(needleHours([run], fitted)[0]?.hours).to.equal(0);
+    expect(needleHours([needleTimes(run)], fitted)[0]?.hours).to.equal(0);
   });
 });
 

@@ -104,7 +104,7 @@ describe('the week', () => {
     if (!first) throw new Error('no order');
     const week = planWeek(
       { orders: orders.map((order) => ({ order })), items, shop: TWO, room: roomOf(first) },
-      spreadOf({}, [], 0)
+      spreadOf({}, null, 0)
     );
     const gala = week?.orders.find(({ orderId }) => orderId === 'gala');
     expect(gala?.chance).to.be.within(0, 1);

@@ -20,20 +20,9 @@ export { editHistory } from './history';
 export { addItem, duplicateItem, getItem, importItem, itemFile, rawItem } from './items';
 export { isKept } from './keep';
 export { live } from './live.svelte';
-export {
-  blankOrder,
-  importOrder,
-  newOrder,
-  openOrders,
-  ordersWithProgress,
-  weekItems,
-  weekTable,
-  type OrderTable,
-  leftInHoop,
-  nextInHoop,
-  orderTable,
-  prepareHooping
-} from './orders';
+export { leftInHoop, nextInHoop, prepareHooping } from './hoopingRuns';
+export { blankOrder, importOrder, newOrder, openOrders } from './orders';
+export { ordersWithProgress, orderTable, type OrderTable, weekItems } from './orderTable';
 export { type SetAside, setAside, takeOut } from './rows';
 export {
   addPhoto,
@@ -59,18 +48,19 @@ export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.sv
 export { addPicture, clearPictures, getPicture } from './pictures';
 export { keepPractice, practiceKept } from './practice';
 export { importStash, listStash, stashDocument } from './stash';
-export { bobbinsMeasured, troubledRuns } from './learned';
+export { bobbinsMeasured, needlesLogged, troubledRuns } from './learned';
+export { keepSummaries } from './keepSummaries';
 export {
-  keepSummaries,
   lastRun,
   loggedRuns,
   looksOf,
+  runsThatTell,
   searchShelf,
   shelfRows,
   shortInStash,
   summariesOf
 } from './summaries';
 export { storageTrouble, watchStorage } from './trouble.svelte';
-export { keepWeek, weekKept } from './week';
+export { keepWeek, weekKept, weekTable } from './week';
 export { keepVoice, type Voice, voiceKept } from './voice';
 export { cuttingMat, itemOnBench, keepShoppingWants, shoppingMat, threadTable } from './workbench';

@@ -4,9 +4,11 @@ import {
   countsFromItems,
   learnFromRuns,
   lessonWords,
+  type LoggedFaults,
+  loggedFaults,
   taughtBy
 } from '$lib/core/running/learning';
-import type { RunSummary } from '$lib/core/running/runs';
+import { type NeedleTimes, needleTimes, type RunSummary } from '$lib/core/running/runs';
 import { db } from './db';
 import { readable } from './rows';
 import { MARKED, recentRuns } from './runs';
@@ -20,8 +22,8 @@ async function countsOfItems(): Promise<LearnedCount[]> {
   return countsFromItems(readable('item', rows));
 }
 
-/** Runs that say something of bobbins: enough for years of a small workroom. */
-const BOBBIN_RUNS = 400;
+/** Runs that say something of bobbins, needles and faults: enough for years of a small workroom. */
+const TELLING_RUNS = 400;
 /** Runs with trouble that are looked at before a start. */
 const TROUBLED = 100;
 
@@ -46,6 +48,18 @@ export async function troubledRuns(): Promise<RunSummary[]> {
   return found?.key === 'troubled' ? found.value : [];
 }
 
+/** Faults that runs logged, as the worker last counted them; null where it has not yet. */
+export async function faultsLogged(): Promise<LoggedFaults | null> {
+  const found = await db.computed.get('faults');
+  return found?.key === 'faults' ? found.value : null;
+}
+
+/** What runs did to needles, as the worker last found it. */
+export async function needlesLogged(): Promise<NeedleTimes[]> {
+  const found = await db.computed.get('needles');
+  return found?.key === 'needles' ? found.value : [];
+}
+
 /** Lessons told of the last run. */
 const LESSONS = 3;
 
@@ -63,14 +77,16 @@ export async function refreshLearned(): Promise<void> {
   ]);
   // An item more among very many tells nothing new of counts.
   const known = items === 0 ? 0 : Math.round(Math.log(items) / Math.log(1.05));
-  const stamp = JSON.stringify([2, finished.length, finished.slice(-RECENT), marked?.value, hands, known]);
+  const stamp = JSON.stringify([3, finished.length, finished.slice(-RECENT), marked?.value, hands, known]);
   if (before?.stamp === stamp) return;
-  const told = await recentRuns(BOBBIN_RUNS);
+  const told = await recentRuns(TELLING_RUNS);
   const teaching = told.filter(teaches).slice(0, RECENT);
   const [latest] = told;
   const lessons = latest ? taughtBy(teaching, latest.id, hands).slice(0, LESSONS).map(lessonWords) : [];
   await db.computed.bulkPut([
     { key: 'bobbins', stamp, value: told.flatMap(bobbinMeasures) },
+    { key: 'faults', stamp, value: loggedFaults(told) },
+    { key: 'needles', stamp, value: told.map(needleTimes) },
     { key: 'troubled', stamp, value: await findTroubled() },
     { key: 'learned', stamp, value: { ...learnFromRuns(teaching, hands), counts: await countsOfItems() } },
     {

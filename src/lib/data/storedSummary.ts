@@ -1,6 +1,10 @@
 import type { Learned } from '$lib/core/documents/shop';
-import type { RunSummary } from '$lib/core/running/runs';
+import type { LoggedFaults } from '$lib/core/running/learning';
+import type { NeedleTimes, RunSummary } from '$lib/core/running/runs';
 import type { ItemSummary } from '$lib/core/making/summary';
+
+/** Raised when a summary holds something else, so that all are made anew. */
+export const SUMMARY_VERSION = 3;
 
 /** A summary as it is stored: what it was made from, and what came of it. */
 export interface StoredSummary {
@@ -29,4 +33,6 @@ export type Computed =
   | { key: 'last-run'; stamp: string; value: LastRun | null }
   | { key: 'short'; stamp: string; value: string[] }
   | { key: 'bobbins'; stamp: string; value: number[] }
+  | { key: 'faults'; stamp: string; value: LoggedFaults }
+  | { key: 'needles'; stamp: string; value: NeedleTimes[] }
   | { key: 'troubled'; stamp: string; value: RunSummary[] };

@@ -3,11 +3,10 @@ import { getItem, getSetup, listItems, listSetups } from './items';
 import { type CutJob, newCutJob } from '$lib/core/documents/cutJob';
 import { readRow } from '$lib/core/documents/files';
 import type { Item } from '$lib/core/documents/item';
-import type { Run } from '$lib/core/documents/run';
 import type { Setup, Shop } from '$lib/core/documents/shop';
 import type { StashEntry } from '$lib/core/documents/stash';
-import { bobbinMeasures } from '$lib/core/running/learning';
-import { recentRuns } from './runs';
+import type { NeedleTimes } from '$lib/core/running/runs';
+import { bobbinsMeasured, needlesLogged } from './learned';
 import { getShop } from './shop';
 import { getCutJob, listStash } from './stash';
 
@@ -64,25 +63,24 @@ export interface ThreadTable {
   setup: Setup | undefined;
   shop: Shop;
   stash: StashEntry[];
-  runs: Run[];
+  /** What runs did to needles. */
+  needles: NeedleTimes[];
   /** What logged run-outs measured of the bobbins. */
   measured: number[];
 }
 
-/** Runs that say something of bobbins, needles and times: enough for years of a small workroom. */
-export const THREAD_RUNS = 400;
-
 /** The thread table of an item; undefined when there is no such item. */
 export async function threadTable(id: string): Promise<ThreadTable | undefined> {
-  const [item, setup, shop, stash, runs] = await Promise.all([
+  const [item, setup, shop, stash, needles, measured] = await Promise.all([
     getItem(id),
     getSetup(id),
     getShop(),
     listStash(),
-    recentRuns(THREAD_RUNS)
+    needlesLogged(),
+    bobbinsMeasured()
   ]);
   if (!item) return undefined;
-  return { item, setup, shop, stash, runs, measured: runs.flatMap(bobbinMeasures) };
+  return { item, setup, shop, stash, needles, measured };
 }
 
 const SHOPPING = 'shopping-wants';

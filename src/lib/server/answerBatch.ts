@@ -84,5 +84,5 @@ export function answerBatch(bytes: Uint8Array): JobAnswer {
     people: shop.workroom?.people ?? Math.max(...orders.map(({ people }) => people))
   };
   const week = { orders: orders.map((each) => ({ order: each })), items, shop, room };
-  return answered(planWeek(week, spreadOf(shop, [], order.spoilage), WEEK_ROUNDS));
+  return answered(planWeek(week, spreadOf(shop, null, order.spoilage), WEEK_ROUNDS));
 }

@@ -13,8 +13,7 @@
     type Symptom,
     SYMPTOMS
   } from '$lib/core/running/causes';
-  import type { Run } from '$lib/core/documents/run';
-  import { foldRun, needleHours } from '$lib/core/running/runs';
+  import { foldRun, needleHours, type NeedleTimes } from '$lib/core/running/runs';
   import { changeItem, eventsOf, getRun, getShop, live, markRun, shelfRows, threadTable } from '$lib/data';
   import { keepEdit } from '../undo';
   import UndoBar from '../UndoBar.svelte';
@@ -40,9 +39,11 @@
       };
     }
   );
-  async function itemAndSetup(id: string): Promise<{ item?: Item; setup?: Setup | undefined; runs?: Run[] }> {
+  async function itemAndSetup(
+    id: string
+  ): Promise<{ item?: Item; setup?: Setup | undefined; needles?: NeedleTimes[] }> {
     const found = await threadTable(id);
-    return found ? { item: found.item, setup: found.setup, runs: found.runs } : {};
+    return found ? { item: found.item, setup: found.setup, needles: found.needles } : {};
   }
   const known = $derived(table.value);
   const symptom = $derived(asked.seen !== null && asked.seen in SYMPTOMS ? (asked.seen as Symptom) : null);
@@ -57,7 +58,7 @@
       ? {
           faults: foldRun(known.run.plan.steps, known.events).faults.length,
           needleHours: machine
-            ? Math.max(0, ...needleHours(known.runs ?? [], machine).map(({ hours }) => hours))
+            ? Math.max(0, ...needleHours(known.needles ?? [], machine).map(({ hours }) => hours))
             : 0
         }
       : null;

@@ -28,7 +28,7 @@
   const from = format(now, "yyyy-MM-dd'T'HH:mm");
   const table = live(() => from, weekTable);
   const planning = new WeekPlanning();
-  const spread = $derived(table.value && spreadOf(table.value.input.shop, table.value.runs, 0));
+  const spread = $derived(table.value && spreadOf(table.value.input.shop, table.value.logged, 0));
   $effect(() => {
     const found = table.value;
     if (found && spread && found.input.orders.length > 0)

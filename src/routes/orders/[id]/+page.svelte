@@ -161,7 +161,7 @@
         />
         {#if plan.hoopings.length > 0}<PromisePanel
             input={table.input}
-            spread={spreadOf(table.input.shop, table.runs, order.spoilage)}
+            spread={spreadOf(table.input.shop, table.logged, order.spoilage)}
             {from}
           />{/if}
       {/if}

@@ -1,5 +1,5 @@
 import type { Shop } from '$lib/core/documents/shop';
-import type { Run } from '$lib/core/documents/run';
+import type { LoggedFaults } from '$lib/core/running/learning';
 
 /** How far what happens strays from what is planned. Sigmas are of logarithms: 0.2 is about a fifth either way. */
 export interface Spread {
@@ -23,14 +23,15 @@ const ENOUGH_STITCHES = 50_000;
 /**
  * How far things stray in this shop: as its runs tell, else as makers do.
  *
+ * @param logged faults of the logged runs; null where there are none
  * @param spoilage share of copies that the order reckons with
  *
  * @example
- * spreadOf(shop, [], 0.03).faults.per10k // 0.65
+ * spreadOf(shop, null, 0.03).faults.per10k // 0.65
  */
 export function spreadOf(
   { learned }: Pick<Shop, 'learned'>,
-  runs: readonly Pick<Run, 'plan' | 'events' | 'finishedAt'>[],
+  logged: LoggedFaults | null,
   spoilage: number
 ): Spread {
   const people = Object.values(learned?.people ?? {}).filter((each) => each.runs > 0);
@@ -58,22 +59,13 @@ export function spreadOf(
         USUAL.needle.all
       )
     },
-    faults: faultsIn(runs),
+    faults: faultsIn(logged ?? { faults: 0, stitches: 0 }),
     spoilage
   };
 }
 
 /** Faults that runs logged, with those that are usual as so many stitches of evidence. */
-function faultsIn(runs: readonly Pick<Run, 'plan' | 'events' | 'finishedAt'>[]): Spread['faults'] {
-  const over = runs.filter(({ finishedAt }) => finishedAt !== null);
-  const stitches = over.reduce(
-    (sum, { plan }) => sum + plan.steps.reduce((all, { stop }) => all + (stop?.stitches ?? 0), 0),
-    0
-  );
-  const faults = over.reduce(
-    (sum, { events }) => sum + events.filter(({ type }) => type === 'fault').length,
-    0
-  );
+function faultsIn({ faults, stitches }: LoggedFaults): Spread['faults'] {
   const usual = (USUAL_FAULTS.per10k * ENOUGH_STITCHES) / 10_000;
   return {
     per10k: ((faults + usual) / (stitches + ENOUGH_STITCHES)) * 10_000,

@@ -76,24 +76,6 @@ function haltsAtEveryStop({ machine, steps }: Plan, at: number): boolean {
   return before?.op?.do !== 'one-colour';
 }
 
-/**
- * Seconds still to do from a step of a plan on, by kind.
- *
- * @param at index of the first step that is not done
- *
- * @example
- * timesFrom(tabPlan, 0) // { hands: 1095.2, needle: 492, waiting: 0 }
- */
-export function timesFrom(plan: Plan, at: number): { hands: number; needle: number; waiting: number } {
-  const left = { hands: 0, needle: 0, waiting: 0 };
-  for (const { hands, running, waiting } of plan.steps.slice(at)) {
-    left.hands += hands.value;
-    left.needle += running.value;
-    left.waiting += waiting.value;
-  }
-  return left;
-}
-
 /** How long before the end of a stop the maker is called to a machine that will not halt by itself, s. */
 export const CALL_AT_S = 30;
 

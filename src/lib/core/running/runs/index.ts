@@ -1,5 +1,6 @@
 export { readStitch, type TypedStitch } from './typedStitch';
-export { CALL_AT_S, type KnownStitch, lookAhead, mustCatch, timesFrom, toPrepare } from './ahead';
+export { CALL_AT_S, type KnownStitch, lookAhead, mustCatch, toPrepare } from './ahead';
+export { timesFrom } from './timesFrom';
 export { canBe } from './canBe';
 export { beforeStart, type StartCheck } from './beforeStart';
 export { type ComparedStep, compareRun } from './compare';
@@ -9,7 +10,7 @@ export { followMachine, nextCommand } from './follow';
 export { gettingBack } from './gettingBack';
 export { mayStitchAt, type NowPossible } from './mayStitch';
 export { handMinutes, savings } from './minutes';
-export { needleHours, type NeedleHours } from './needleHours';
+export { needleHours, type NeedleHours, type NeedleTimes, needleTimes } from './needleHours';
 export { BACK_UP, faultName, type Recovery, recoveryFor } from './recovery';
 export {
   accuracyOverTime,

@@ -61,7 +61,7 @@
     made && setup ? threadNeeds(made.plan, setup.copies, made.bobbins, found?.stash ?? [], made.heads) : []
   );
   const machine = $derived(found?.shop.machines.find(({ id }) => id === made?.plan.machine.id));
-  const hours = $derived(machine && found ? needleHours(found.runs, machine) : []);
+  const hours = $derived(machine && found ? needleHours(found.needles, machine) : []);
   const colourOf = (colour: string): string =>
     colour === USUAL
       ? '#ece7db'

@@ -5,8 +5,8 @@
   import { defaultSetup, type Setup } from '$lib/core/documents/shop';
   import { plan as planItem } from '$lib/core/making/plan';
   import { halfRange } from '$lib/core/making/time';
-  import { compareRun, handMinutes, savings } from '$lib/core/running/runs';
-  import { changeSetup, live, threadTable } from '$lib/data';
+  import { handMinutes, savings } from '$lib/core/running/runs';
+  import { changeSetup, live, runsThatTell, threadTable } from '$lib/data';
   import { keepEdit } from '../../../undo';
   import UndoBar from '../../../UndoBar.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -20,7 +20,10 @@
 
   const table = live(
     () => page.params.id ?? '',
-    async (id) => ({ found: await threadTable(id) })
+    async (id) => {
+      const found = await threadTable(id);
+      return { found, ...(await runsThatTell(id, found?.shop.learned?.runIds ?? [])) };
+    }
   );
   const found = $derived(table.value?.found);
   const setup = $derived(found && (found.setup ?? defaultSetup(found.item, found.shop)));
@@ -52,14 +55,8 @@
   const minutes = $derived(plan ? handMinutes(plan) : []);
   const most = $derived(Math.max(1, ...minutes.map(({ seconds }) => seconds)));
   const ways = $derived(plan ? savings(plan, spared) : []);
-  /** Runs of this item that are over, as they went. */
-  const logged = $derived(
-    (found?.runs ?? [])
-      .filter(({ itemId, finishedAt }) => itemId === found?.item.id && finishedAt !== null)
-      .map((run) => ({ run, actual: compareRun(run.plan, run.events).actual }))
-  );
-  const taught = $derived(new Set(found?.shop.learned?.runIds ?? []));
-  const teachers = $derived((found?.runs ?? []).filter(({ id }) => taught.has(id)));
+  const logged = $derived(table.value?.logged ?? []);
+  const teachers = $derived(table.value?.teachers ?? []);
   let showing = $state(false);
 
   const set = (change: Partial<Setup>): void => {
@@ -168,11 +165,11 @@
       </div>
       <p class="mt-2">
         Estimated: {formatMinutes(plan.totals.needle.value)} needle, {formatMinutes(plan.totals.hands.value)} hands.
-        {#each logged.slice(0, 3) as { run, actual } (run.id)}
+        {#each logged.slice(0, 3) as run (run.id)}
           <br />Logged
           <a class="underline" href="/log/{run.id}">{format(run.startedAt, 'd MMMM')}</a>: {formatMinutes(
-            actual.needle
-          )} needle, {formatMinutes(actual.hands)} hands.
+            run.actual.needle
+          )} needle, {formatMinutes(run.actual.hands)} hands.
         {:else}<br /><span class="text-soft">No run of it is logged yet.</span>{/each}
       </p>
       <button type="button" class="button mt-3" aria-expanded={showing} onclick={() => (showing = !showing)}
@@ -187,7 +184,7 @@
               <a class="underline" href="/log/{run.id}"
                 >{run.itemName}, {format(run.startedAt, 'd MMMM yyyy')}</a
               >,
-              {run.plan.machine.name.toLowerCase()}
+              {run.machine.toLowerCase()}
             </li>
           {:else}<li class="text-soft">
               The estimate is the craft’s default until a run is finished.
