@@ -6,13 +6,7 @@ import { placedKey, type PlannedHooping } from '$lib/core/ordering/day';
 import { makeBackup } from '../../src/lib/data/backup';
 import { bringBack } from './support/restore';
 import { db } from '../../src/lib/data/db';
-import {
-  getOrder,
-  importOrder,
-  listOrders,
-  newOrder,
-  runsOfOrder
-} from '../../src/lib/data/orders';
+import { getOrder, importOrder, listOrders, newOrder, runsOfOrder } from '../../src/lib/data/orders';
 import { orderTable } from '../../src/lib/data/orderTable';
 import { prepareHooping } from '../../src/lib/data/hoopingRuns';
 import { changeOrder, changeShop, putAway } from '../../src/lib/data/edits';

@@ -48,7 +48,7 @@ export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.sv
 export { addPicture, clearPictures, getPicture } from './pictures';
 export { keepPractice, practiceKept } from './practice';
 export { importStash, listStash, stashDocument } from './stash';
-export { bobbinsMeasured, needlesLogged, troubledRuns } from './learned';
+export { bobbinsMeasured, troubledRuns } from './learned';
 export { keepSummaries } from './keepSummaries';
 export {
   lastRun,
