@@ -119,7 +119,16 @@ describe('tables as CSV', () => {
     ]);
     for (const cell of ["'+cmd", "'-1"]) expect(stash).to.include(cell);
     const reserved = reservedCsv(
-      [{ what: 'thread', name: bad, have: 10, parts: [{ orderId: 'o', needs: 12, takes: 10 }], short: null }],
+      [
+        {
+          what: 'thread',
+          name: bad,
+          have: 10,
+          parts: [{ orderId: 'o', needs: 12, takes: 10 }],
+          short: null,
+          spoolsShort: 0
+        }
+      ],
       () => bad
     );
     expect(reserved.split('\n')[1]).to.match(/^thread,"'=HYPER/);

@@ -108,7 +108,7 @@ describe('bobbins', () => {
     expect(page.wind).to.deep.equal(station.wind);
     const order = orderOf([newLine('line', topper.id, 1)]);
     const input = { order, items: [{ item: topper, setup }], shop: home };
-    const prepared = orderThreads(input, planBatch(input), []).bobbins;
+    const prepared = orderThreads(input, planBatch(input), [], []).bobbins;
     const all = (rows: readonly { count?: number; bobbins?: number }[]): number =>
       rows.reduce((sum, { count = 0, bobbins = 0 }) => sum + count + bobbins, 0);
     expect(all(prepared)).to.equal(all(station.wind));
@@ -185,7 +185,7 @@ describe('spools', () => {
       shop: shopOf([heads])
     };
     const batch = planBatch(input);
-    const { threads } = orderThreads(input, batch, []);
+    const { threads } = orderThreads(input, batch, [], []);
     const [row] = threads;
     expect([row?.atOnce, row?.spools]).to.deep.equal([3, 3]);
     expect(row?.upper).to.be.closeTo(9 * 105, 5);

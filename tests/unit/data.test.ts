@@ -4,17 +4,9 @@ import { loadDemo } from '$lib/data/demo';
 import { addItem, duplicateItem, getItem, getSetup, importItem, itemFile, listItems } from '$lib/data/items';
 import { keeping, makeBackup, readBackup, rememberBackup, undoRestore } from '$lib/data/backup';
 import { bringBack } from './support/restore';
-import {
-  addPhoto,
-  appendEvent,
-  appendFromMachine,
-  eventsOf,
-  getRun,
-  markRun,
-  photosOf,
-  prepareRun,
-  runDocument
-} from '$lib/data/runs';
+import { addPhoto, eventsOf, getRun, photosOf, runDocument } from '$lib/data/runs';
+import { appendEvent, appendFromMachine, prepareRun } from '$lib/data/runEvents';
+import { markRun } from '$lib/data/runEdits';
 import { changeItem, changeSetup, changeShop, putAway } from '$lib/data/edits';
 import { getShop } from '$lib/data/shop';
 import { readValue } from '$lib/core/documents/files';

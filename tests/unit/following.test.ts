@@ -13,7 +13,8 @@ import {
   StandInSetup
 } from '$lib/core/running/standIn';
 import { db } from '$lib/data/db';
-import { appendEvent, appendFromMachine, eventsOf, lastTold, prepareRun, recentRuns } from '$lib/data/runs';
+import { appendEvent, appendFromMachine, lastTold, prepareRun } from '$lib/data/runEvents';
+import { eventsOf, recentRuns } from '$lib/data/runs';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
 import { RUN_VERSION } from '$lib/core/documents/run';

@@ -143,7 +143,12 @@ describe('orders: stages and times', () => {
 
   it('keep all the time there is, in its kinds', () => {
     const [stage] = stagesOf(tab, hoopingOf('badger-tab'));
-    const times = workTimes(stage?.steps ?? [], demoItem('badger-tab'), 1, { isLast: true });
+    const times = workTimes(
+      stage?.steps ?? [],
+      demoItem('badger-tab'),
+      { total: 1, heads: 1 },
+      { isLast: true }
+    );
     const needle = times.segments.reduce(
       (sum, { kind, seconds }) => sum + (kind === 'hands' ? 0 : seconds),
       0
@@ -166,14 +171,19 @@ describe('orders: stages and times', () => {
   it('lace leaves its rinse, its drying and what comes after to be shared', () => {
     const lace = plan(demoItem('canopy-lace'), demoSetup('canopy-lace'), shop);
     const [stage] = stagesOf(lace, hoopingOf('canopy-lace'));
-    const times = workTimes(stage?.steps ?? [], demoItem('canopy-lace'), 2, { isLast: true });
+    const times = workTimes(
+      stage?.steps ?? [],
+      demoItem('canopy-lace'),
+      { total: 2, heads: 1 },
+      { isLast: true }
+    );
     expect(times.wash[0]?.what).to.match(/rinse|wait soak/);
     expect(times.wash.some(({ what }) => what === 'wait dry')).to.equal(true);
     expect(times.finish.every(({ what }) => what !== 'rinse')).to.equal(true);
     // Before another clamping nothing can wait for other parts.
-    expect(workTimes(stage?.steps ?? [], demoItem('canopy-lace'), 2, { isLast: false }).wash).to.deep.equal(
-      []
-    );
+    expect(
+      workTimes(stage?.steps ?? [], demoItem('canopy-lace'), { total: 2, heads: 1 }, { isLast: false }).wash
+    ).to.deep.equal([]);
   });
 
   it('two washes become one: rinsed once, dried once, pressed piece by piece', () => {

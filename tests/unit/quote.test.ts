@@ -75,7 +75,7 @@ describe('quote: twelve plain patches, by hand', () => {
   });
 
   it('thread: 5 mm a stitch above, and what the bobbin takes at the general rate', () => {
-    const [thread] = orderThreads(input, plan, STASH).threads;
+    const [thread] = orderThreads(input, plan, STASH, []).threads;
     // 21,000 stitches of 2.5 mm and 2.5 mm take-up are 105 m; the bobbin takes 0.4 of it.
     expect(thread?.upper).to.be.closeTo(12 * 105, 0.01);
     expect(line?.thread).to.be.closeTo(12 * (105 * 0.004 + 42 * 0.005), 0.001);
@@ -175,7 +175,7 @@ describe('quote: the demo’s weekend order', () => {
   });
 
   it('keeps threads wound on bobbins apart from spools of the same name', () => {
-    const { threads, bobbins } = orderThreads(input, plan, stash);
+    const { threads, bobbins } = orderThreads(input, plan, stash, []);
     const white = threads.find(({ name }) => name === 'White');
     expect(white?.bobbin).to.equal(0);
     const cream = threads.find(({ name }) => name === 'Cream');
@@ -191,7 +191,7 @@ describe('quote: the demo’s weekend order', () => {
     expect(lines).to.have.length(plan.tasks.length + 1);
     expect(hoopingsCsv(plan, from, (id) => id).split('\n')).to.have.length(plan.hoopings.length + 1);
     expect(quoteCsv(quote).split('\n')).to.have.length(5);
-    const { threads, bobbins } = orderThreads(input, plan, stash);
+    const { threads, bobbins } = orderThreads(input, plan, stash, []);
     expect(threadsCsv(threads, bobbins).split('\n')).to.have.length(threads.length + bobbins.length + 1);
 
     const ics = scheduleIcs(plan, from, order.name);

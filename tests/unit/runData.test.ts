@@ -1,21 +1,14 @@
 import 'fake-indexeddb/auto';
 import { db } from '$lib/data/db';
-import {
-  addPhoto,
-  appendEvent,
-  bringRunBack,
-  deleteRun,
-  eventsOf,
-  getRun,
-  mendTime,
-  photosOf,
-  prepareRun,
-  runDocument
-} from '$lib/data/runs';
+import { addPhoto, eventsOf, getRun, photosOf, runDocument } from '$lib/data/runs';
+import { appendEvent, prepareRun } from '$lib/data/runEvents';
+import { bringRunBack, deleteRun, mendTime } from '$lib/data/runEdits';
 import { refreshRuns } from '$lib/data/keepSummaries';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { RUN_VERSION } from '$lib/core/documents/run';
 import { plan } from '$lib/core/making/plan';
+import { ThreadEntry } from '$lib/core/documents/stash';
+import { listStash } from '$lib/data/stash';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, NOW } from './support/badger';
 
@@ -77,5 +70,32 @@ describe('a run in the store', () => {
     await bringRunBack(deleted);
     expect([await runDocument('run'), (await photosOf('run')).length]).to.deep.equal([run, photos]);
     expect(await deleteRun('none')).to.equal(undefined);
+  });
+  it('takes what it stitched off the stash once, and puts it back where it never ran', async () => {
+    const spool = (id: string, metres: number, spools: number): ThreadEntry =>
+      ThreadEntry.parse({ what: 'thread', id, name: 'Black', colour: '#111111', metres, spools });
+    const black = head.plan.threads.find(({ thread }) => thread.name === 'Black');
+    const needed = black?.upperMetres ?? 0;
+    expect(needed).to.be.greaterThan(1);
+    // The first spool is used up, of the other two the rest is taken.
+    await db.stash.bulkAdd([spool('a', 1, 1), spool('b', 1000, 2)]);
+    await prepareRun(head, 0, 'one');
+    await appendEvent('run', { type: 'start', stepId: null }, 0, 'one');
+    for (const { id } of head.plan.steps) await appendEvent('run', { type: 'done', stepId: id }, 1, 'one');
+    const metres = async (): Promise<number[]> =>
+      (await listStash()).flatMap((entry) => (entry.what === 'thread' ? entry.metres : []));
+    expect(await metres()).to.deep.equal([1, 1000]);
+    await appendEvent('run', { type: 'finish', stepId: null }, 2, 'one');
+    const [a = 0, b = 0] = await metres();
+    expect([a, Math.round((1001 - needed) * 100)]).to.deep.equal([0, Math.round(b * 100)]);
+    expect((await getRun('run'))?.spent?.map(({ entryId }) => entryId)).to.deep.equal(['a', 'b']);
+    expect((await db.stash.get('a')) as ThreadEntry).to.include({ metres: 0, spools: 0 });
+    await appendEvent('run', { type: 'finish', stepId: null }, 3, 'one');
+    expect(await metres()).to.deep.equal([a, b]);
+    const deleted = await deleteRun('run');
+    expect(await metres()).to.deep.equal([1, 1000]);
+    if (!deleted) throw new Error('The run was there.');
+    await bringRunBack(deleted);
+    expect(await metres()).to.deep.equal([a, b]);
   });
 });

@@ -190,14 +190,14 @@ describe('what orders take of the stash', () => {
     const orders = [own('gala', 6, { goes: 'first' }), own('market', 6)];
     const input = inputOf(orders, ONE);
     const { plan } = weekOf(orders, ONE);
-    const all = reservedByOrder(input, plan, [felt(100_000)]).find(({ what }) => what === 'cloth');
+    const all = reservedByOrder(input, plan, [felt(100_000)], []).find(({ what }) => what === 'cloth');
     const [first, second] = all?.parts ?? [];
     expect(all?.short).to.equal(null);
     expect(first?.orderId).to.equal('gala');
     expect(first?.needs).to.equal(second?.needs);
     // As much felt as the first order needs and half of the second.
     const tight = felt((1.5 * (first?.needs ?? 0)) / 1000);
-    const short = reservedByOrder(input, plan, [tight]).find(({ what }) => what === 'cloth');
+    const short = reservedByOrder(input, plan, [tight], []).find(({ what }) => what === 'cloth');
     expect(short?.parts.map(({ takes, needs }) => Math.round((100 * takes) / needs))).to.deep.equal([
       100, 50
     ]);
@@ -218,7 +218,7 @@ describe('what orders take of the stash', () => {
           const orders = counts.map((count, at) => own(`o${at}`, count));
           const input = inputOf(orders, TWO);
           const { plan } = weekOf(orders, TWO);
-          for (const { what, have, parts, short } of reservedByOrder(input, plan, [felt(length)])) {
+          for (const { what, have, parts, short } of reservedByOrder(input, plan, [felt(length)], [])) {
             const taken = parts.reduce((sum, { takes }) => sum + takes, 0);
             const needed = parts.reduce((sum, { needs }) => sum + needs, 0);
             expect(parts.every(({ takes, needs }) => takes >= 0 && takes <= needs + 1e-6)).to.equal(true);

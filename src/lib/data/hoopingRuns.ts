@@ -2,7 +2,7 @@ import { HoopShare, type Run, RUN_VERSION, type RunHead } from '$lib/core/docume
 import { hoopingPlan, type HoopingToRun, type PlannedHooping } from '$lib/core/ordering/day';
 import { runsOfOrder } from './orders';
 import { type OrderTable, orderTable } from './orderTable';
-import { prepareRun } from './runs';
+import { prepareRun } from './runEvents';
 
 /** What a run of a hooping is made from. */
 type HoopingOfRun = HoopingToRun &
@@ -25,7 +25,7 @@ export async function prepareHooping(
   const found = items.find(({ item }) => item.id === hooping.itemId);
   const made = found && hoopingPlan(input, hooping);
   if (!made) return undefined;
-  const { lineId, stage, copies, stationId, hoopId, way, names, shared } = hooping;
+  const { lineId, stage, copies, heads, stationId, hoopId, way, names, shared } = hooping;
   await prepareRun(
     {
       schema: 'jolt-step/run',
@@ -38,7 +38,7 @@ export async function prepareHooping(
       ...made,
       item: found.item,
       order: {
-        ...{ orderId: order.id, lineId, stage, copies, stationId, hoopId, way, names },
+        ...{ orderId: order.id, lineId, stage, copies, heads: heads.length, stationId, hoopId, way, names },
         ...(shared && {
           shared: {
             id: shared.at === 0 ? id : shared.id,

@@ -26,22 +26,16 @@ export { ordersWithProgress, orderTable, type OrderTable, weekItems } from './or
 export { type SetAside, setAside, takeOut } from './rows';
 export {
   addPhoto,
-  appendEvent,
-  type EventDraft,
   eventsOf,
   getRun,
-  keepBobbin,
-  markRun,
-  mendTime,
   openRuns,
   photosOf,
-  prepareRun,
   removePhoto,
   runDocument,
-  runDocuments,
-  bringRunBack,
-  deleteRun
+  runDocuments
 } from './runs';
+export { appendEvent, type EventDraft, prepareRun } from './runEvents';
+export { keepBobbin, markRun, mendTime, bringRunBack, deleteRun } from './runEdits';
 export { bringInDemo, serverOffersDemo } from './server';
 export { getShop } from './shop';
 export { MachineWatch, RunFollowing, type StandIn, standIns } from './standIn.svelte';

@@ -3,7 +3,8 @@ import type { RunHead } from '$lib/core/documents/run';
 import { nextCommand, type RunState } from '$lib/core/running/runs';
 import type { MachineCommand, MachineJob, MachineState, StandInSetup } from '$lib/core/running/standIn';
 import { clientId } from './client';
-import { appendFromMachine, eventsOf, lastTold } from './runs';
+import { appendFromMachine, lastTold } from './runEvents';
+import { eventsOf } from './runs';
 
 /** An event as the server sends it: with the time at which it happened by the server’s clock. */
 type Told = Parameters<typeof appendFromMachine>[2] & { at: number };

@@ -4,7 +4,7 @@ import { KeptWeek, type WeekInput } from '$lib/core/ordering/week';
 import type { LoggedFaults } from '$lib/core/running/learning';
 import { foldRun, timesFrom } from '$lib/core/running/runs';
 import { db } from './db';
-import { faultsLogged } from './learned';
+import { bobbinsMeasured, faultsLogged } from './learned';
 import { ordersWithProgress, weekItems } from './orderTable';
 import { eventsOf, openRuns } from './runs';
 import { getShop } from './shop';
@@ -29,6 +29,8 @@ export interface WeekTable {
   /** Faults that runs logged. */
   logged: LoggedFaults | null;
   stash: StashEntry[];
+  /** What logged run-outs measured of the bobbins. */
+  measured: number[];
   /** Items on the shelf, to ask when they could be promised. */
   shelf: { id: string; name: string }[];
   /** The week as it was told last. */
@@ -37,11 +39,12 @@ export interface WeekTable {
 
 /** All orders that are not put away, from now on. */
 export async function weekTable(now: string): Promise<WeekTable> {
-  const [orders, shop, shelf, logged, stash, kept, busy] = await Promise.all([
+  const [orders, shop, shelf, logged, measured, stash, kept, busy] = await Promise.all([
     ordersWithProgress(),
     getShop(),
     shelfRows(),
     faultsLogged(),
+    bobbinsMeasured(),
     listStash(),
     weekKept(),
     singleRuns()
@@ -51,6 +54,7 @@ export async function weekTable(now: string): Promise<WeekTable> {
   const [first] = open;
   return {
     logged,
+    measured,
     stash,
     kept,
     shelf: shelf.filter(({ away }) => !away).map(({ id, name }) => ({ id, name })),

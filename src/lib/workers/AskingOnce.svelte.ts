@@ -43,15 +43,17 @@ interface WeekAsked {
   input: WeekInput;
   spread: Spread;
   stash?: readonly StashEntry[];
+  /** What logged run-outs measured of the bobbins. */
+  measured?: readonly number[];
 }
 
 /** All open orders together. */
 export class WeekPlanning extends AskingOnce<WeekAsked, WeekAnswer> {
   protected ask(
     worker: ReturnType<typeof wrap<BatchWorker>>,
-    { input, spread, stash = [] }: WeekAsked
+    { input, spread, stash = [], measured = [] }: WeekAsked
   ): Promise<WeekAnswer | null> {
-    return worker.week(input, spread, stash);
+    return worker.week(input, spread, stash, measured);
   }
 }
 

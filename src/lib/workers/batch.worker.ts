@@ -18,9 +18,14 @@ export type WeekAnswer = WeekPlan & { reserved: Reserved[] };
 const worker = {
   plan: (input: BatchInput, onBetter: (plan: BatchPlan) => void): BatchPlan => planBatch(input, { onBetter }),
   promise: (input: BatchInput, spread: Spread): Promised => promiseOf(input, spread),
-  week: (input: WeekInput, spread: Spread, stash: readonly StashEntry[]): WeekAnswer | null => {
+  week: (
+    input: WeekInput,
+    spread: Spread,
+    stash: readonly StashEntry[],
+    measured: readonly number[]
+  ): WeekAnswer | null => {
     const made = planWeek(input, spread);
-    return made && { ...made, reserved: reservedByOrder(input, made.plan, stash) };
+    return made && { ...made, reserved: reservedByOrder(input, made.plan, stash, measured) };
   },
   raises: (input: WeekInput, spread: Spread, orderId: string): Raised[] => raisesOf(input, spread, orderId)
 };

@@ -32,7 +32,7 @@
   $effect(() => {
     const found = table.value;
     if (found && spread && found.input.orders.length > 0)
-      planning.follow({ input: found.input, spread, stash: found.stash });
+      planning.follow({ input: found.input, spread, stash: found.stash, measured: found.measured });
   });
   onDestroy(() => planning.stop());
 

@@ -21,8 +21,16 @@
       ? `${(value / MM2).toFixed(2)} m²`
       : `${Math.ceil(value / INCH2).toLocaleString('en')} sq in`;
   }
-  const short = $derived(rows.filter((row) => row.short));
-  const others = $derived(rows.filter((row) => !row.short));
+  const isShort = (row: Reserved): boolean => row.short !== null || row.spoolsShort > 0;
+  const short = $derived(rows.filter(isShort));
+  const others = $derived(rows.filter((row) => !isShort(row)));
+  function shortWords(row: Reserved): string {
+    if (row.short)
+      return `${amount(row.what, row.short.missing)} missing, from ${sayTime(from, row.short.at)}, for ${nameOf(row.short.orderId)}`;
+    if (row.spoolsShort > 0)
+      return `${row.spoolsShort} ${row.spoolsShort === 1 ? 'spool' : 'spools'} short: more are on machines at once`;
+    return row.what === 'bobbins' ? '' : 'enough';
+  }
 </script>
 
 <section class="mt-8" aria-labelledby="reserved">
@@ -51,13 +59,7 @@
                   >{nameOf(part.orderId)}: {amount(row.what, part.needs)}</span
                 >{/each}
             </td>
-            <td class="py-2 {row.short ? 'font-bold text-hands' : 'text-soft'}">
-              {row.short
-                ? `${amount(row.what, row.short.missing)} missing, from ${sayTime(from, row.short.at)}, for ${nameOf(row.short.orderId)}`
-                : row.what === 'bobbins'
-                  ? ''
-                  : 'enough'}
-            </td>
+            <td class="py-2 {isShort(row) ? 'font-bold text-hands' : 'text-soft'}">{shortWords(row)}</td>
           </tr>
         {/each}
       </tbody>

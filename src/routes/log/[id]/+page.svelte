@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { formatDuration } from '$lib/core/base/units';
+  import { formatDuration, formatThread } from '$lib/core/base/units';
   import type { RunEvent, RunEventType } from '$lib/core/documents/run';
   import { compareRun, faultName } from '$lib/core/running/runs';
   import { bringRunBack, deleteRun, live, runDocument } from '$lib/data';
@@ -131,6 +131,14 @@
             </li>
           {/each}
         </ul>
+      {/if}
+      {#if run.spent && run.spent.length > 0}
+        <h2 class="text-xl">Off the stash</h2>
+        <p class="mb-4">
+          {run.spent
+            .map(({ name, metres }) => `${formatThread(metres, run.plan.unit)} of ${name}`)
+            .join(', ')}
+        </p>
       {/if}
       {#key run.id}<RunKeepsakes {run} />{/key}
       <h2 class="mt-4 text-xl">Times</h2>

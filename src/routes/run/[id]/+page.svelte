@@ -4,7 +4,13 @@
   import type { RunHead } from '$lib/core/documents/run';
   import type { Shop } from '$lib/core/documents/shop';
   import { type PlanAndTrace, planAndTrace } from '$lib/core/making/plan';
-  import { bobbinColourName, headsTogether, needleSheet, stationBobbins } from '$lib/core/preparing/threads';
+  import {
+    bobbinColourName,
+    bobbinsInSteps,
+    headsTogether,
+    needleSheet,
+    stationBobbins
+  } from '$lib/core/preparing/threads';
   import { beforeStart, foldRun, type RunTable, runTable, type StartCheck } from '$lib/core/running/runs';
   import { machineJobOf } from '$lib/core/running/standIn';
   import { trialFor, trialWords } from '$lib/core/running/trial';
@@ -71,9 +77,13 @@
     const made = simulated && onceThrough(simulated, shop);
     const { copies } = head.order ?? head.setup;
     const heads = machine ? headsTogether(machine) : 1;
-    const bobbins = made
-      ? stationBobbins(made, bobbinUse(table.value?.measured ?? []), { ...head.setup, copies, heads })
-      : { wind: [], changes: 0, heads: Math.min(heads, copies) };
+    const together = Math.min(heads, copies);
+    // The steps of an order’s hooping say themselves where its bobbins are changed.
+    const bobbins = head.order
+      ? bobbinsInSteps(plan, head.order.heads ?? together)
+      : made
+        ? stationBobbins(made, bobbinUse(table.value?.measured ?? []), { ...head.setup, copies, heads })
+        : { wind: [], changes: 0, heads: together };
     const needles = made && machine ? needleSheet(made, machine) : { rows: [], advice: [], needles: [] };
     const bobbinName = (colour: string): string => bobbinColourName(colour, plan, head.setup.bobbin);
     const trial = item ? trialFor(shop, item) : null;

@@ -4,7 +4,7 @@ import type { Hold } from '$lib/core/documents/item';
 export interface Readying {
   /** A piece with its cut size. */
   piece: (pieceId: string) => string;
-  /** Name of the thread that is put on; null for none. */
+  /** Name of the thread that is put on, or that the bobbin is wound with; null for none. */
   thread: string | null;
   /** The step as the sheet calls it. */
   title: string;

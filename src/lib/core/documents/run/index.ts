@@ -8,6 +8,7 @@ export {
   RunEvent,
   RunHead,
   type RunEventType,
+  type ThreadSpent,
   Way,
   WAYS
 } from './schema';

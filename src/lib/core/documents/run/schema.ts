@@ -115,6 +115,7 @@ const RunOrder = z.object({
   lineId: z.string().min(1).max(120),
   stage: z.number().int().min(0).describe('which clamping of the item, from 0'),
   copies: z.number().int().min(1).max(500),
+  heads: z.number().int().min(1).max(500).optional().describe('that stitch together; one where missing'),
   stationId: z.string().min(1).max(200).describe('the machine, or one head of it'),
   hoopId: z.string().min(1).max(120),
   way: Way.optional().describe('the quickest where missing'),
@@ -130,6 +131,14 @@ const RunOrder = z.object({
 });
 type RunOrder = z.infer<typeof RunOrder>;
 
+/** Thread that a run took off a line of the stash. */
+const ThreadSpent = z.object({
+  entryId: z.string().min(1).max(120),
+  name: z.string().max(200),
+  metres: z.number().min(0)
+});
+export type ThreadSpent = z.infer<typeof ThreadSpent>;
+
 const RunFields = z.object({
   schema: z.literal('jolt-step/run'),
   version: versionField(RUN_HISTORY),
@@ -143,6 +152,7 @@ const RunFields = z.object({
   item: Item.nullable().describe('the item as it was when the run started; null where an old run kept none'),
   leftOut: z.boolean().optional().describe('the maker says: nothing is to be learned from it'),
   note: z.string().max(5000).optional(),
+  spent: z.array(ThreadSpent).max(500).optional().describe('taken off the stash when it was over'),
   trouble: z
     .array(z.object({ symptom: z.string().max(40), cause: z.string().max(60), at: z.iso.datetime() }))
     .max(20)

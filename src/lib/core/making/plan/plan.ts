@@ -2,7 +2,15 @@ import { jaggedness, pathLength, simplified } from '$lib/core/base/geometry';
 import { InWords } from '$lib/core/base/problems';
 import type { LengthUnit } from '$lib/core/base/units';
 import { found, sentenceOf } from '$lib/core/craft/findings';
-import { findStop, forVariant, type Item, type Step, type Stop, variantOf } from '$lib/core/documents/item';
+import {
+  findStop,
+  forVariant,
+  type Item,
+  type Step,
+  stitchesOf,
+  type Stop,
+  variantOf
+} from '$lib/core/documents/item';
 import { type Plan, PLAN_VERSION, type PlanStep, type PlanWarning } from '$lib/core/documents/plan';
 import {
   asTheDesignLies,
@@ -87,6 +95,8 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     guess: (stop) => guessFor(stop, item.house, counts)
   });
   const stops = steps.flatMap(({ stop }) => stop ?? []);
+  // A file run in between stitches too, though it is no stop of this one.
+  const inserted = item.steps.flatMap((step) => (step.kind === 'hand' ? (stopOf(step, item) ?? []) : []));
   const warnings: PlanWarning[] = [
     ...resolved.warnings,
     ...item.remarks.map(({ code, severity, stepId, values }) => ({
@@ -116,9 +126,15 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     },
     steps,
     totals: totalsOf(steps, shop, machine.id, resolved.setup.person ?? ''),
-    stitches: stops.reduce((sum, { stitches }) => sum + stitches, 0),
-    upperMetres: stops.reduce((sum, { upperMetres }) => sum + upperMetres, 0),
-    bobbinMetres: stops.reduce((sum, { bobbinMetres }) => sum + bobbinMetres, 0),
+    stitches: total([...stops.map(({ stitches }) => stitches), ...inserted.map(stitchesOf)]),
+    upperMetres: total([
+      ...stops.map(({ upperMetres }) => upperMetres),
+      ...inserted.map((stop) => upperThread(stop).metres)
+    ]),
+    bobbinMetres: total([
+      ...stops.map(({ bobbinMetres }) => bobbinMetres),
+      ...inserted.map((stop) => bobbinThread(stop))
+    ]),
     bobbin: bobbinKindOf(shop, resolved.setup),
     ...(resolved.setup.bobbinOn && { bobbinOn: resolved.setup.bobbinOn }),
     threads: threadUse(item, geometry),
@@ -127,6 +143,8 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
   };
   return { plan: planned, trace, item, cutAccuracy: shop.cutAccuracy, hoops: shop.hoops };
 }
+
+const total = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
 
 /** Points from which a line is taken as exactly as it can be followed, and how exactly that is, mm. */
 const MANY_POINTS = 1000;

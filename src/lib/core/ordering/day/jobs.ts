@@ -145,11 +145,12 @@ function ownLeft(
   hoop: Hoop
 ): Left {
   const { machine } = station;
+  const copies = { total, heads: Math.min(station.heads, total) };
   const steps = context
-    .stepsOf(stage, { total, heads: Math.min(station.heads, total) }, machine, hoop, way)
+    .stepsOf(stage, copies, machine, hoop, way)
     .filter(({ step }) => !done.includes(step.id));
   return {
-    times: context.timesOf(steps, total, stage, machine, hoop),
+    times: context.timesOf(steps, copies, stage, machine, hoop),
     onMachine: steps.some(({ phase }) => phase === 'machine')
   };
 }

@@ -12,13 +12,7 @@ import {
   withJump,
   type HoopingContext
 } from './repeated';
-import { type HoopingPart, isOnce, type PhasedStep, type Stage } from './stages';
-
-/** How many copies a hooping has, and on how many heads that stitch together. */
-export interface Copies {
-  total: number;
-  heads: number;
-}
+import { type Copies, type HoopingPart, isOnce, type PhasedStep, type Stage } from './stages';
 
 /**
  * Copies that one head stitches one after another.

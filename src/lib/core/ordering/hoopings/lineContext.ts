@@ -10,15 +10,16 @@ import {
   type Setup,
   type Shop
 } from '$lib/core/documents/shop';
-import { plan } from '$lib/core/making/plan';
+import { planAndTrace, type PlanAndTrace } from '$lib/core/making/plan';
+import { matchingBobbins } from '$lib/core/making/stack';
 import { outlineOf, reachedArea } from '$lib/core/ordering/copies';
 import { type Area, type CopyLayout, type CopyOutline, layOutCopies } from '$lib/core/solvers/nesting';
 import type { JobTimes } from '$lib/core/solvers/schedule';
 import { bobbinAfter } from './bobbins';
-import { type Copies, copiesPerHead, hoopingSteps } from './hoopingSteps';
+import { copiesPerHead, hoopingSteps } from './hoopingSteps';
 import { type HoopingContext } from './repeated';
 import { reachBeyond } from './reach';
-import { type PhasedStep, type Stage, stagesOf } from './stages';
+import { type Copies, type PhasedStep, type Stage, stagesOf } from './stages';
 import { compareWays, type WayCost } from './ways';
 import { workTimes } from './work';
 
@@ -101,9 +102,21 @@ export class LineContext {
   }
 
   planOf(machine: Machine, hoop: Hoop): Plan {
+    return this.#madeOf(machine, hoop).plan;
+  }
+
+  #madeOf(machine: Machine, hoop: Hoop): PlanAndTrace {
     return this.#once(`plan ${machine.id} ${hoop.id}`, () =>
-      plan(this.item, this.setupFor(machine, hoop), this.shop)
+      planAndTrace(this.item, this.setupFor(machine, hoop), this.shop)
     );
+  }
+
+  /** Steps whose bobbin must be wound with their own thread, whatever machine and hoop. */
+  #matching(machine: Machine, hoop: Hoop): ReadonlySet<string> {
+    return this.#once('matching', () => {
+      const last = this.#madeOf(machine, hoop).trace.at(-1)?.state;
+      return last ? matchingBobbins(this.item, last) : new Set<string>();
+    });
   }
 
   stagesOf(machine: Machine, hoop: Hoop): Stage[] {
@@ -179,6 +192,7 @@ export class LineContext {
       machine,
       shop: this.shop,
       person: this.setup?.person ?? '',
+      matching: this.#matching(machine, hoop),
       bobbinMetres: made.bobbin.metres
     };
   }
@@ -226,14 +240,14 @@ export class LineContext {
     const copies = { total, heads: Math.min(all, total) };
     if (copiesPerHead(copies) > this.capacity(stage, machine, hoop)) return null;
     return this.#once(`times ${stageIndex} ${machine.id} ${hoop.id} ${total}/${copies.heads}`, () =>
-      this.timesOf(this.stepsOf(stage, copies, machine, hoop), total, stage, machine, hoop)
+      this.timesOf(this.stepsOf(stage, copies, machine, hoop), copies, stage, machine, hoop)
     );
   }
 
   /** Times of some steps of a stage, all of them or those that are left; the hoop may stay on for what comes after. */
   timesOf(
     steps: readonly PhasedStep[],
-    copies: number,
+    copies: Copies,
     stage: Stage,
     machine: Machine,
     hoop: Hoop,

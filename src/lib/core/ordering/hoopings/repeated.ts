@@ -15,6 +15,11 @@ function withHands(step: PlanStep, parts: PlanStep['parts'], { shop, person }: T
   return { ...step, parts, hands: handsEstimate([parts], shop.learned?.people[person]) };
 }
 
+/** The step with one thing more for the hands. */
+export function withPart(step: PlanStep, part: PlanStep['parts'][number], timed: Timed): PlanStep {
+  return withHands(step, [...step.parts, part], timed);
+}
+
 /** A hand step done so often at one halt. */
 export function handsRepeated(step: PlanStep, times: number, timed: Timed): PlanStep {
   if (times === 1) return step;
@@ -68,11 +73,7 @@ export function stopRepeated(
 export function withJump(step: PlanStep, heads: number, timed: Timed): PlanStep {
   if (timed.machine.trimmer) return step;
   const { snipJump } = timed.shop.hands;
-  return withHands(
-    step,
-    [...step.parts, { key: 'snipJump', times: heads, seconds: snipJump * heads }],
-    timed
-  );
+  return withPart(step, { key: 'snipJump', times: heads, seconds: snipJump * heads }, timed);
 }
 
 /** A stop with the change of needle that comes before it, or none. */
@@ -122,6 +123,8 @@ function scaled(estimate: PlanStep['running'], times: number): PlanStep['running
 /** What the steps of a hooping are made for. */
 export interface HoopingContext extends Timed {
   item: Item;
+  /** Steps of the item whose bobbin must be wound with their own thread. */
+  matching: ReadonlySet<string>;
   /** What a full bobbin holds, m. */
   bobbinMetres: number;
   /** What is on the bobbin before the first stitch, m; a full one where missing. */

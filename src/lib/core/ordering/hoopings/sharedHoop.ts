@@ -210,7 +210,7 @@ export function sharedTimes(parts: readonly SharedPart[], machine: Machine, hoop
     const [stage] = context.stagesOf(machine, hoop);
     if (!stage) return null;
     const left = over ? [] : (steps[at] ?? []).filter(({ step }) => !done.includes(step.id));
-    return context.timesOf(left, copies, stage, machine, hoop, at < parts.length - 1);
+    return context.timesOf(left, { total: copies, heads: 1 }, stage, machine, hoop, at < parts.length - 1);
   });
   const all = each.filter((times) => times !== null);
   const [first] = all;

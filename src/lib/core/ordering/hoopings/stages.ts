@@ -6,12 +6,16 @@ import type { Plan, PlanStep } from '$lib/core/documents/plan';
 export const HOOPING_PARTS = ['load', 'machine', 'off', 'finish'] as const;
 export type HoopingPart = (typeof HOOPING_PARTS)[number];
 
+/** How many copies a hooping has, and on how many heads that stitch together. */
+export interface Copies {
+  total: number;
+  heads: number;
+}
+
 /** A step of a plan with the part of the hooping it belongs to. */
 export interface PhasedStep {
   step: PlanStep;
   phase: HoopingPart;
-  /** Of a bobbin change: how many come, one after another. */
-  changes?: number;
 }
 
 /** What is stitched in one clamping of the ring, and what follows it at the table. */

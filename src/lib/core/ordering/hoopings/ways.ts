@@ -1,7 +1,7 @@
 import { type Way, WAYS } from '$lib/core/documents/run';
-import { type Copies, copiesPerHead, hasLinesFirst, hoopingSteps } from './hoopingSteps';
+import { copiesPerHead, hasLinesFirst, hoopingSteps } from './hoopingSteps';
 import { type HoopingContext } from './repeated';
-import type { Stage } from './stages';
+import type { Copies, Stage } from './stages';
 
 /** What one way to stitch the copies in a hoop takes. */
 export interface WayCost {

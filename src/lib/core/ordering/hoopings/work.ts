@@ -1,21 +1,21 @@
 import { findStop, type Item, stitchesOf } from '$lib/core/documents/item';
 import type { PlanStep } from '$lib/core/documents/plan';
 import type { Segment, TableWork, WorkTimes } from '$lib/core/solvers/schedule';
-import { isOnce, type PhasedStep } from './stages';
+import { type Copies, isOnce, type PhasedStep } from './stages';
 
 /**
  * The times of a hooping’s steps as the schedule sees them. What several hoopings can share, from the first rinse, soak
  * or drying on, is kept apart.
  *
  * @param item the item, for stops held down by hand
- * @param copies of all heads together
+ * @param copies all of them, and the heads that stitch together
  * @param isLast nothing is stitched after this hooping, so that its washing can wait for the others
  * @param staysOn another item is stitched in the same hoop after these steps
  */
 export function workTimes(
   steps: readonly PhasedStep[],
   item: Item,
-  copies: number,
+  copies: Copies,
   { isLast, staysOn = false }: { isLast: boolean; staysOn?: boolean }
 ): WorkTimes {
   const at = (phase: PhasedStep['phase']): PlanStep[] =>
@@ -29,7 +29,7 @@ export function workTimes(
   const segments = segmentsOf(
     machine.filter((step) => step !== threads),
     item,
-    new Map(steps.flatMap(({ step, changes }) => (changes === undefined ? [] : [[step.id, changes]])))
+    copies.heads
   );
   const off = handsOf(at('off')) + snips(machine);
   const ends = !staysOn && segments.at(-1)?.kind === 'needle';
@@ -43,8 +43,8 @@ export function workTimes(
       ? [...segments, { kind: 'hands', seconds: Math.max(off, 1), title: 'Take the hoop off' }]
       : segments,
     off: ends ? 0 : off,
-    finish: tableWork(from < 0 ? finish : finish.slice(0, from), copies),
-    wash: from < 0 ? [] : tableWork(finish.slice(from), copies),
+    finish: tableWork(from < 0 ? finish : finish.slice(0, from), copies.total),
+    wash: from < 0 ? [] : tableWork(finish.slice(from), copies.total),
     threads: threadUse(stops),
     bobbinMetres: stops.reduce((sum, { stop }) => sum + (stop?.bobbinMetres ?? 0), 0)
   };
@@ -59,21 +59,18 @@ function isShared({ op }: PlanStep): boolean {
   return op?.do === 'rinse' || (op?.do === 'wait' && (op.why === 'soak' || op.why === 'dry'));
 }
 
-/** The share of a stop’s hands that snips jumps, which can wait until the hoop is off; s. */
-function snipsOf({ hands, parts, kind }: PlanStep): number {
+/** Of a stop’s hands what one thing takes, as snips that can wait until the hoop is off; s. */
+function ofHands({ hands, parts, kind }: PlanStep, wanted: string): number {
   if (kind !== 'stop') return 0;
   const all = parts.reduce((sum, { seconds }) => sum + seconds, 0);
-  const snip = parts.reduce((sum, { key, seconds }) => sum + (key === 'snipJump' ? seconds : 0), 0);
-  return all > 0 ? (hands.value * snip) / all : 0;
+  const own = parts.reduce((sum, { key, seconds }) => sum + (key === wanted ? seconds : 0), 0);
+  return all > 0 ? (hands.value * own) / all : 0;
 }
 
-const snips = (steps: readonly PlanStep[]): number => steps.reduce((sum, step) => sum + snipsOf(step), 0);
+const snips = (steps: readonly PlanStep[]): number =>
+  steps.reduce((sum, step) => sum + ofHands(step, 'snipJump'), 0);
 
-function segmentsOf(
-  steps: readonly PlanStep[],
-  item: Item,
-  changesOf: ReadonlyMap<string, number>
-): Segment[] {
+function segmentsOf(steps: readonly PlanStep[], item: Item, heads: number): Segment[] {
   const found: Segment[] = [];
   const add = (kind: Segment['kind'], seconds: number, title: string): void => {
     const last = found.at(-1);
@@ -81,42 +78,23 @@ function segmentsOf(
     if (last?.kind === kind) last.seconds += seconds;
     else found.push({ kind, seconds, title });
   };
-  let inside = NO_HALTS;
-  steps.forEach((step, at) => {
-    const changes = haltsInside(step, steps[at + 1], changesOf.get(step.id) ?? 0);
-    add('hands', step.hands.value - snipsOf(step) - changes.count * changes.seconds, step.title);
-    if (changes.count > 0) {
-      inside = changes;
-      return;
-    }
+  for (const step of steps) {
+    const inside = ofHands(step, 'bobbin');
+    add('hands', step.hands.value - ofHands(step, 'snipJump') - inside, step.title);
     const held = step.running.value * attendedShare(step, item);
     add('attended', held, step.title);
-    const parts = inside.count + 1;
-    for (let part = 0; part < parts; part++) {
-      if (part > 0) add('hands', inside.seconds, inside.title);
-      add('needle', (step.running.value - held) / parts, step.title);
+    const halts = inside > 0 ? changesInside(step, heads) : 0;
+    for (let part = 0; part <= halts; part++) {
+      if (part > 0) add('hands', inside / halts, 'Change the bobbin, in the middle of the stop');
+      add('needle', (step.running.value - held) / (halts + 1), step.title);
     }
-    inside = NO_HALTS;
-  });
+  }
   return found;
 }
 
-/** Halts of a stop in the middle of it, s each. */
-interface Halts {
-  count: number;
-  seconds: number;
-  title: string;
-}
-const NO_HALTS: Halts = { count: 0, seconds: 0, title: '' };
-
-/**
- * Bobbin changes that come in the middle of the stop they stand before: all of them where a bobbin may run out in it, all but
- * the first where it must not, since that one is changed beforehand.
- */
-function haltsInside({ hands }: PlanStep, next: PlanStep | undefined, changes: number): Halts {
-  if (changes === 0 || !next?.stop) return NO_HALTS;
-  const count = next.stop.protected ? changes - 1 : changes;
-  return { count, seconds: hands.value / changes, title: 'Change the bobbin, in the middle of the stop' };
+/** How often the bobbin runs out in a stop; heads that stitch together halt together. */
+function changesInside({ parts }: PlanStep, heads: number): number {
+  return parts.reduce((sum, { key, times }) => sum + (key === 'bobbin' ? times / heads : 0), 0);
 }
 
 /** How much of a stop’s stitching hands hold something down. */

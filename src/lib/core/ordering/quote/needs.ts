@@ -170,7 +170,7 @@ export function orderThreads(
   input: BatchInput,
   plan: BatchPlan,
   stash: readonly StashEntry[],
-  measured: readonly number[] = []
+  measured: readonly number[]
 ): { threads: ThreadRow[]; bobbins: BobbinRow[] } {
   const threads = new Map<string, ThreadRow>();
   const bobbins = new Map<string, BobbinRow>();

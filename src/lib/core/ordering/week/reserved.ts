@@ -15,6 +15,8 @@ export interface Reserved {
   parts: { orderId: string; needs: number; takes: number }[];
   /** The first order it does not last for: how much is missing in all, and when that is noticed, s from the midnight. */
   short: { orderId: string; missing: number; at: number } | null;
+  /** Spools that lack because so many are on machines or heads at once, though the metres may do. */
+  spoolsShort: number;
 }
 
 /** Cloth that cannot be used between the pieces cut from it, as a share of them. */
@@ -26,6 +28,7 @@ interface Need {
   name: string;
   amount: number;
   have: number;
+  spoolsShort: number;
 }
 
 /**
@@ -33,14 +36,16 @@ interface Need {
  * reckoned by its area; the cutting plan of an order says it exactly.
  *
  * @param plan of the whole week
+ * @param measured what logged run-outs measured of the bobbins
  *
  * @example
- * reservedByOrder(input, week.plan, stash)[0]?.short // { orderId: 'market', missing: 40, at: 57600 }
+ * reservedByOrder(input, week.plan, stash, [])[0]?.short // { orderId: 'market', missing: 40, at: 57600 }
  */
 export function reservedByOrder(
   { orders, items, shop }: WeekInput,
   plan: BatchPlan,
-  stash: readonly StashEntry[]
+  stash: readonly StashEntry[],
+  measured: readonly number[]
 ): Reserved[] {
   const starts = new Map<string, number>();
   for (const { lineId, from } of plan.hoopings) {
@@ -53,15 +58,18 @@ export function reservedByOrder(
   const found = new Map<string, Reserved>();
   for (const { order } of inTurn) {
     const lines = order.lines.map((line) => ({ ...line, id: weekLine(order.id, line.id) }));
-    for (const need of needsOf({ order: { ...order, lines }, items, shop }, plan, stash)) {
+    for (const need of needsOf({ order: { ...order, lines }, items, shop }, plan, stash, measured)) {
       const row = found.get(need.key) ?? {
         what: need.what,
         name: need.name,
         have: need.have,
         parts: [],
-        short: null
+        short: null,
+        spoolsShort: 0
       };
       found.set(need.key, row);
+      // Spools are not used up: what one order has on its heads the next has again.
+      row.spoolsShort = Math.max(row.spoolsShort, need.spoolsShort);
       const left = row.have - row.parts.reduce((sum, { takes }) => sum + takes, 0);
       const takes = row.what === 'bobbins' ? need.amount : Math.min(need.amount, Math.max(0, left));
       row.parts.push({ orderId: order.id, needs: need.amount, takes });
@@ -74,10 +82,16 @@ export function reservedByOrder(
   return [...found.values()];
 }
 
-function needsOf(input: BatchInput, plan: BatchPlan, stash: readonly StashEntry[]): Need[] {
+function needsOf(
+  input: BatchInput,
+  plan: BatchPlan,
+  stash: readonly StashEntry[],
+  measured: readonly number[]
+): Need[] {
   const cloths = stash.filter((entry): entry is ClothEntry => entry.what === 'cloth');
   const needs = new Map<string, Need>();
-  const add = (need: Need): void => {
+  const add = (bare: Omit<Need, 'spoolsShort'> & Partial<Need>): void => {
+    const need = { spoolsShort: 0, ...bare };
     const known = needs.get(need.key);
     needs.set(need.key, known ? { ...known, amount: known.amount + need.amount } : need);
   };
@@ -89,14 +103,15 @@ function needsOf(input: BatchInput, plan: BatchPlan, stash: readonly StashEntry[
       amount: cut.width * cut.height * count * (1 + LOSS),
       have: cloths.filter((entry) => serves(entry, material)).reduce((sum, entry) => sum + areaOf(entry), 0)
     });
-  const { threads, bobbins } = orderThreads(input, plan, stash);
-  for (const { name, upper, bobbin, have } of threads)
+  const { threads, bobbins } = orderThreads(input, plan, stash, measured);
+  for (const { name, upper, bobbin, have, lacksSpools } of threads)
     add({
       what: 'thread',
       key: `thread ${comparedName(name)}`,
       name,
       amount: upper + bobbin,
-      have: have?.metres ?? 0
+      have: have?.metres ?? 0,
+      spoolsShort: lacksSpools
     });
   for (const { name, bobbins: count } of bobbins)
     add({ what: 'bobbins', key: `bobbins ${comparedName(name)}`, name, amount: count, have: 0 });

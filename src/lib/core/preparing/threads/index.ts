@@ -13,5 +13,5 @@ export { planThreads, type ThreadPlan, type ThreadPlanInput } from './planThread
 export { putBobbins } from './putBobbins';
 export { type SpoolEnd, spoolEnds, spoolHolds, spoolsFor } from './spools';
 export { itemTasks } from './tasks';
-export { headsTogether, stationBobbins, type StationBobbins, type ToWind } from './winding';
+export { headsTogether, bobbinsInSteps, stationBobbins, type StationBobbins, type ToWind } from './winding';
 export { chooseSpool, type ThreadNeed, threadNeeds } from './threadUse';

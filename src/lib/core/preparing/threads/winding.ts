@@ -1,7 +1,8 @@
+import type { Plan } from '$lib/core/documents/plan';
 import type { Machine, Setup } from '$lib/core/documents/shop';
 import type { PlanAndTrace } from '$lib/core/making/plan';
 import type { BobbinUse } from '$lib/core/solvers/bobbins';
-import { type ItemBobbins, planItemBobbins } from './bobbinPlan';
+import { type ItemBobbins, planItemBobbins, USUAL } from './bobbinPlan';
 
 /** Bobbins of one colour to wind full before the start. */
 export interface ToWind {
@@ -53,4 +54,33 @@ export function stationBobbins(
     wind: bobbins.wind.map(({ colour, count }) => ({ colour, count: Math.ceil(count * rounds) * heads })),
     changes: bobbins.changes.filter(({ why }) => why !== 'start').length
   };
+}
+
+/**
+ * The bobbins a hooping of an order goes through, as its own steps change them: a full one at the start, and one at each
+ * change, before a stop or in the middle of it.
+ *
+ * @param heads that stitch together
+ *
+ * @example
+ * bobbinsInSteps(sixPatches, 1) // { wind: [{ colour: '', count: 5 }], changes: 4, heads: 1 }
+ */
+export function bobbinsInSteps(
+  { steps }: Pick<Plan, 'steps'>,
+  heads: number
+): Pick<StationBobbins, 'wind' | 'changes' | 'heads'> {
+  const wind = new Map<string, number>();
+  const first = steps.findIndex(({ stop }) => (stop?.bobbinMetres ?? 0) > 0);
+  let colour = USUAL;
+  let changes = 0;
+  steps.forEach(({ op, parts }, at) => {
+    if (op?.do === 'bobbin') colour = op.threadId ?? USUAL;
+    const changed = parts.reduce((sum, { key, times }) => sum + (key === 'bobbin' ? times : 0), 0);
+    // What is put in before the first stitch is the bobbin it starts with.
+    if (at < first) return;
+    changes += changed;
+    const count = at === first ? heads + changed : changed;
+    if (count > 0) wind.set(colour, (wind.get(colour) ?? 0) + count);
+  });
+  return { wind: [...wind].map(([of, count]) => ({ colour: of, count })), changes: changes / heads, heads };
 }

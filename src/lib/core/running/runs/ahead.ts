@@ -111,10 +111,13 @@ export function toPrepare(plan: Plan, at: number): string[] {
   return [...new Set(ready)];
 }
 
-function readyFor({ op, thread, title }: PlanStep, { cuts, unit }: Plan): string[] {
+function readyFor({ op, title }: PlanStep, { cuts, unit, threads }: Plan): string[] {
   const piece = (id: string): string => {
     const cut = cuts.find(({ pieceId }) => pieceId === id);
     return cut ? `${cut.name}, ${formatSize(cut.cut, unit)}` : id;
   };
-  return op ? (traitsOf(op.do).ready?.(op, { piece, thread: thread?.name ?? null, title }) ?? []) : [];
+  // What goes on, not what is on the needle: a bobbin before a brass edge is not for that wound in brass.
+  const goesOn = op && 'threadId' in op ? op.threadId : undefined;
+  const thread = threads.find(({ thread: { id } }) => id === goesOn)?.thread.name ?? null;
+  return op ? (traitsOf(op.do).ready?.(op, { piece, thread, title }) ?? []) : [];
 }
