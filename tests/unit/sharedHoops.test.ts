@@ -174,7 +174,7 @@ describe('orders: a shared hoop at the machine', () => {
     expect(names(patches)).to.deep.equal(['set-up', 'hoop', 'hoop-on', 'fill-step', LEAVE_ON, 'cut-out']);
     // The bobbin runs out in the stop, so that is where it is changed.
     const fill = hoopingPlan(input, patches)?.plan.steps.find(({ id }) => id === 'fill-step');
-    expect(fill?.note).to.match(/runs out in it once/);
+    expect(fill?.note).to.match(/runs out in it 4 times/);
     expect(names(badges)).to.deep.equal(['set-up', 'fill-step', 'hoop-off', 'unhoop', 'cut-out']);
     expect(hoopingPlan(input, badges)?.plan.cuts).to.deep.equal([]);
     expect(hoopingPlan(input, patches)?.plan.cuts.map(({ count }) => count)).to.deep.equal([1]);
