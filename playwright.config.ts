@@ -18,6 +18,7 @@ const PORT = 4183;
 
 export default defineConfig({
   testDir: 'tests/e2e',
+  globalSetup: './tests/e2e/support/setUp.ts',
   // Whole journeys on a small, busy machine; nothing here measures speed.
   timeout: 120_000,
   expect: { timeout: 20_000 },

@@ -9,7 +9,7 @@ test('a walk over whatever is found breaks nothing', async ({ baseURL }) => {
     const { faults, actions } = await walk(browser, baseURL ?? '', {
       seed: 20,
       most: 90,
-      until: Date.now() + 60_000,
+      until: Date.now() + 30_000,
       shrink: false
     });
     expect(actions).toBeGreaterThan(10);

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Path } from '$lib/core/base/geometry';
+  import { impossible } from '$lib/core/base/problems';
   import { type LengthUnit, saidIn } from '$lib/core/base/units';
   import type { Question } from '$lib/core/craft/sequence';
   import { chosenOutline } from '$lib/core/reading/papers';
@@ -131,7 +132,7 @@
       {@render naming(question.label, thread, (change) => onanswer({ ...thread, ...change }))}
     </div>
   </fieldset>
-{:else}
+{:else if question.kind === 'threads'}
   <fieldset>
     <legend class="label mb-1">{question.label}</legend>
     <div class="flex flex-wrap gap-2">
@@ -155,4 +156,4 @@
       >
     </div>
   </fieldset>
-{/if}
+{:else}{impossible(question.kind)}{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { impossible } from '$lib/core/base/problems';
   import type { LengthUnit } from '$lib/core/base/units';
   import { type Field, newOperation, OPERATION_KINDS, traitsOf } from '$lib/core/craft/operations';
   import { type Item, Operation, type OperationKind } from '$lib/core/documents/item';
@@ -70,20 +71,19 @@
     )}
   </div>
   {#each args as { key, value, label, ...field } (`${op.do}-${key}`)}
-    {@const { kind } = field}
-    {#if kind === 'piece'}
+    {#if field.kind === 'piece'}
       {@render choose(key, label, String(value), names(item.pieces), (next) => set(key, next))}
-    {:else if kind === 'line'}
+    {:else if field.kind === 'line'}
       {@render choose(key, label, String(value), names(item.lines), (next) => set(key, next))}
-    {:else if kind === 'thread'}
+    {:else if field.kind === 'thread'}
       {@render choose(key, label, String(value), names(item.threads), (next) => set(key, next))}
     {:else if field.kind === 'choice'}
       {@render choose(key, label, String(value), Object.entries(field.choices), (next) => set(key, next))}
-    {:else if kind === 'length'}
+    {:else if field.kind === 'length'}
       <LengthField {label} value={Number(value)} {unit} onchange={(mm) => set(key, mm)} />
-    {:else if kind === 'number'}
+    {:else if field.kind === 'number'}
       <NumberField {label} value={Number(value)} onchange={(next) => set(key, next)} class="w-full" />
-    {:else if kind === 'text'}
+    {:else if field.kind === 'text'}
       <div class="col-span-2 flex flex-col gap-1">
         <label class="label" for="{id}-{key}">{label}</label>
         <input
@@ -94,7 +94,7 @@
           onchange={(event) => set(key, event.currentTarget.value)}
         />
       </div>
-    {:else if kind === 'yes'}
+    {:else if field.kind === 'yes'}
       <label class="flex min-h-11 items-center gap-2"
         ><input
           type="checkbox"
@@ -103,7 +103,7 @@
           onchange={(event) => set(key, event.currentTarget.checked)}
         />{label}</label
       >
-    {:else if kind === 'pieces'}
+    {:else if field.kind === 'pieces'}
       <fieldset class="col-span-2">
         <legend class="label">{label}</legend>
         <div class="flex flex-wrap gap-4">
@@ -125,7 +125,7 @@
           {/each}
         </div>
       </fieldset>
-    {:else if kind === 'hold'}
+    {:else if field.kind === 'hold'}
       {@render choose(key, label, holdOf(value).by, Object.entries(HOLDS), (by) => set(key, freshHold(by)))}
       {@const hold = holdOf(value)}
       {#if hold.by === 'tape' || hold.by === 'pins'}
@@ -140,7 +140,7 @@
           class="w-full"
         />
       {/if}
-    {/if}
+    {:else}{impossible(field.kind)}{/if}
   {/each}
   {#if problem}<p class="col-span-2 text-hands" role="alert">{problem}</p>{/if}
 </div>

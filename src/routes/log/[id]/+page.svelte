@@ -45,7 +45,14 @@
       const deleted = await deleteRun(id);
       await goto('/log');
       if (!deleted) return;
+      const { order, spent = [] } = deleted.head;
       toast(`The run of ${name} is deleted.`, {
+        description: [
+          order ? 'Its copies count as not stitched in their order.' : '',
+          spent.length > 0 ? 'Its thread is back in the stash.' : ''
+        ]
+          .filter(Boolean)
+          .join(' '),
         duration: 60_000,
         action: { label: 'Undo', onClick: () => void bringBack(deleted) }
       });

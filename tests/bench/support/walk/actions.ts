@@ -102,9 +102,27 @@ export const STARTS = [
   '/handover'
 ];
 
-/** Chooses what to do next, what was never pressed first. */
+/** How a control was come to, so that it can be come to again: the page it stands on, or the press that shows it. */
+interface Way {
+  path: string;
+  control: Pick<Control, 'key' | 'role' | 'name' | 'nth' | 'doing'>;
+  /** The control whose press showed it; null where it stands there when the page is opened. */
+  via: string | null;
+  /** How often it was gone to in vain. */
+  tries: number;
+}
+
+/** Ways longer than this are not gone again, and none so often in vain. */
+const [MOST_STEPS, MOST_TRIES] = [4, 2];
+/** What a fresh browser does not have: something that was made on the way. */
+const MADE_ON_THE_WAY = /[0-9a-f]{8}-[0-9a-f]{4}-/;
+
+/** Chooses what to do next: what was never pressed first, gone back to where it was seen. */
 export class Chooser {
   readonly #random: () => number;
+  readonly #ways = new Map<string, Way>();
+  /** What is still to be pressed on the way to something seen before. */
+  #planned: Way[] = [];
   constructor(
     seed: number,
     readonly pressed: ReadonlySet<string>,
@@ -120,7 +138,58 @@ export class Chooser {
     return list[Math.floor(this.#random() * list.length)];
   }
 
+  /** Keeps how the controls on the page were come to, by the press before, if any. */
+  learn(path: string, controls: readonly Control[], pressed: Control | undefined, cameFrom: string): void {
+    for (const { key, role, name, nth, doing } of controls) {
+      if (this.#ways.has(key)) continue;
+      const shown = pressed && (cameFrom === path || MADE_ON_THE_WAY.test(path)) ? pressed.key : null;
+      this.#ways.set(key, { path, control: { key, role, name, nth, doing }, via: shown, tries: 0 });
+    }
+  }
+
+  /** Forgets where it was going, as the browser is a new one. */
+  afresh(): void {
+    this.#planned = [];
+  }
+
+  /** The way to a control from an open address; null where it is too long or stands on something made on the way. */
+  #wayTo(key: string): Way[] | null {
+    const steps: Way[] = [];
+    for (let at = this.#ways.get(key); at; at = at.via === null ? undefined : this.#ways.get(at.via)) {
+      if (steps.includes(at) || steps.length >= MOST_STEPS) return null;
+      steps.unshift(at);
+    }
+    return steps[0] && !MADE_ON_THE_WAY.test(steps[0].path) ? steps : null;
+  }
+
+  /** Sets out for something never pressed that was seen elsewhere; the visit it begins with. */
+  #setOut(path: string): { action: Action } | null {
+    const wanted = [...this.#ways.values()].filter(
+      ({ control: { key }, tries }) =>
+        tries < MOST_TRIES && !this.pressed.has(key) && !this.exceptions.some((each) => each.key.test(key))
+    );
+    for (let tries = 0; tries < 10; tries++) {
+      const goal = this.of(wanted);
+      const way = goal && this.#wayTo(goal.control.key);
+      if (goal) goal.tries += 1;
+      if (!way?.[0]) continue;
+      this.#planned = way;
+      return { action: { path, what: 'visit', value: way[0].path } };
+    }
+    return null;
+  }
+
+  #asPlanned(path: string, controls: readonly Control[]): { action: Action; control: Control } | null {
+    const [step, ...rest] = this.#planned;
+    this.#planned = rest;
+    const there = step && controls.find(({ key }) => key === step.control.key);
+    if (!there) this.#planned = [];
+    return there ? this.#doing(path, there) : null;
+  }
+
   next(path: string, controls: readonly Control[]): { action: Action; control?: Control } {
+    const planned = this.#asPlanned(path, controls);
+    if (planned) return planned;
     const at = this.#random();
     if (at < 0.04) return { action: { path, what: 'key', value: this.of(KEYS) ?? 'Escape' } };
     if (at < 0.055) return { action: { path, what: 'reload' } };
@@ -128,8 +197,15 @@ export class Chooser {
     if (at < 0.075) return { action: { path, what: 'tab' } };
     const allowed = controls.filter(({ key }) => !this.exceptions.some((each) => each.key.test(key)));
     const fresh = allowed.filter(({ key }) => !this.pressed.has(key));
+    const elsewhere = fresh.length === 0 && this.chance(0.85) ? this.#setOut(path) : null;
+    if (elsewhere) return elsewhere;
     const control = this.of(fresh.length > 0 && this.chance(0.85) ? fresh : allowed);
-    if (!control) return { action: { path, what: 'visit', value: this.of(STARTS) ?? '/' } };
+    return control
+      ? this.#doing(path, control)
+      : { action: { path, what: 'visit', value: this.of(STARTS) ?? '/' } };
+  }
+
+  #doing(path: string, control: Control): { action: Action; control: Control } {
     const { role, name, nth, doing } = control;
     const value =
       doing === 'type'

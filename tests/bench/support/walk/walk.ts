@@ -237,6 +237,8 @@ export async function walk(
     await page.goto(chooser.of(STARTS) ?? '/');
     await page.waitForTimeout(500);
     let before = await storedIn(page);
+    chooser.afresh();
+    let last: { control?: Control | undefined; path: string } = { path: '' };
     for (let step = 0; step < EPISODE && actions < most && Date.now() < until; step++) {
       const told: string[] = [];
       let chosen: { action: Action; control?: Control } | undefined;
@@ -244,7 +246,10 @@ export async function walk(
         const controls = await controlsOf(page);
         for (const { key } of controls) if (!EXCEPTIONS.some((each) => each.key.test(key))) found.add(key);
         const was = { seen: await lookOf(page), effects: watch.effects };
-        chosen = chooser.next(new URL(page.url()).pathname, controls);
+        const path = new URL(page.url()).pathname;
+        chooser.learn(path, controls, last.control, last.path);
+        chosen = chooser.next(path, controls);
+        last = { control: chosen.control, path };
         if (chosen.control) pressed.add(chosen.control.key);
         series.push(chosen.action);
         await act(page, chosen.action);

@@ -1,1 +1,2 @@
+export { impossible } from './impossible';
 export { InWords, isOurFault, messageOf, whyNot } from './problems';

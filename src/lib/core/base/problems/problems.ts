@@ -27,16 +27,20 @@ const NO_ANSWER = /^(?:failed to fetch|load failed|networkerror|fetch failed)/i;
  * whyNot(new TypeError('x is undefined')) // 'That is a fault in Jolt Step: x is undefined.'
  */
 export function whyNot(problem: unknown): string {
-  if (problem instanceof InWords) return problem.message;
-  for (const name of namesOf(problem)) if (Object.hasOwn(KNOWN, name)) return KNOWN[name] ?? '';
   const message = messageOf(problem);
-  if (NO_ANSWER.test(message)) return 'The server does not answer.';
-  return `That is a fault in Jolt Step: ${message}${message.endsWith('.') ? '' : '.'}`;
+  return knownCause(problem) ?? `That is a fault in Jolt Step: ${message}${message.endsWith('.') ? '' : '.'}`;
+}
+
+/** A cause outside Jolt Step, in words; null where it is a fault of ours. */
+function knownCause(problem: unknown): string | null {
+  if (problem instanceof InWords) return problem.message;
+  for (const name of namesOf(problem)) if (Object.hasOwn(KNOWN, name)) return KNOWN[name] ?? null;
+  return NO_ANSWER.test(messageOf(problem)) ? 'The server does not answer.' : null;
 }
 
 /** Whether nobody but us can mend it. */
 export function isOurFault(problem: unknown): boolean {
-  return whyNot(problem).startsWith('That is a fault in Jolt Step');
+  return knownCause(problem) === null;
 }
 
 /** The names of an error and of what it came from: a database wraps the one that tells. */
