@@ -33,7 +33,7 @@ const brackets: Split = (texts) =>
 const figureBehind: Split = (texts) =>
   apart(texts, (text) => {
     // "W 159" is one code.
-    if (/^\p{Lu}{1,3}\s\d+$/u.test(text)) return undefined;
+    if (!/\d/.test(text) || /^\p{Lu}{1,3}\s\d+$/u.test(text)) return undefined;
     const found = /^(\D*\p{L}[^\d]*?)[\s:,]+(\d[\d.,' \u2009\u202f]*(?:\s?\p{L}{1,8}\.?)?)$/u.exec(text);
     return found?.[1] && found[2] ? [found[1], found[2]] : undefined;
   });
@@ -48,6 +48,8 @@ const figureInFront: Split = (texts) =>
 /** Minutes beside words: `Ears 1:03`, `0:42 Ears`. */
 const timeBehind: Split = (texts) =>
   apart(texts, (text) => {
+    // Looked at from its end first: most texts have no time there, and the whole is slow to match.
+    if (!/\d:\d{2}$/.test(text)) return undefined;
     const found = /^(.*\p{L}.*?)[\s,;]+(\d{1,2}:\d{2}(?::\d{2})?)$/u.exec(text);
     return found?.[1] && found[2] ? [found[1], found[2]] : undefined;
   });

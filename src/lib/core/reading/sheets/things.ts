@@ -35,6 +35,7 @@ export class Things {
       .flatMap((piece) => piece.words.map((word) => ({ piece, word })))
       .sort((a, b) => b.word.length - a.word.length);
     for (const { piece, word } of words) {
+      if (!lower.includes(word)) continue;
       for (const { index, 0: own } of lower.matchAll(
         new RegExp(`(?<![\\p{L}-])${escaped(word)}(?:s|es)?(?![\\p{L}-])`, 'gu')
       )) {
