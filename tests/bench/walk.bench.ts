@@ -5,14 +5,16 @@
 import { chromium } from '@playwright/test';
 import { BROWSER } from '../../playwright.config';
 import { build, serve } from '../../scripts/lib.mjs';
+import { keepDemo } from '../e2e/support/demoState';
 import { walk } from './support/walk/walk';
 
 const [most = 5000, seed = 1] = process.argv.slice(2).map(Number);
 if (process.env.SKIP_BUILD !== '1') build();
 const port = 4195 + (seed % 50);
-const { server, address } = await serve({ port, demo: true });
+const { server, address } = await serve({ port, demo: false });
 const browser = await chromium.launch(BROWSER);
 try {
+  await keepDemo(address, BROWSER);
   const walked = await walk(browser, address, {
     seed,
     most,

@@ -168,3 +168,39 @@ describe('the parts of a construction', () => {
     );
   });
 });
+
+describe('any block at any place of any construction', () => {
+  it('stands, or is a step that says why; nothing breaks off', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...CONSTRUCTIONS),
+        fc.constantFrom(...BLOCKS),
+        fc.nat(60),
+        ({ kind }, block, place) => {
+          const usual = constructionOf(kind)?.patternOf({});
+          const parts = usual?.ok ? usual.blocks : [];
+          const at = place % (parts.length + 1);
+          const put = { id: `put-${block.kind}`, kind: block.kind, answers: {} };
+          const made = composed([...parts.slice(0, at), put, ...parts.slice(at)], kind);
+          const item = itemOf(made, kind);
+          expect(brokenReferences(item)).to.deep.equal([]);
+          const leftOut = item.steps.flatMap((step) =>
+            step.kind === 'hand' && step.op.do === 'left-out' ? step.op.what : []
+          );
+          // What finishes nothing or stitches nothing is told too, without a step of its own.
+          expect(made.troubles.length).to.be.at.least(leftOut.length);
+          expect(Item.safeParse(item).success).to.equal(true);
+        }
+      ),
+      { numRuns: 400 }
+    );
+  });
+  it('of a lace, a ready-made thing at the start keeps the lace off the sheet: its ring is taken', () => {
+    const usual = constructionOf('lace')?.patternOf({ parts: 2 });
+    if (!usual?.ok) throw new Error('no lace');
+    const made = composed([{ id: 'put', kind: 'ready-made', answers: {} }, ...usual.blocks], 'lace', {
+      parts: 2
+    });
+    expect(made.troubles[0]?.why).to.equal('Something is hooped already.');
+  });
+});

@@ -1,4 +1,5 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
+import { seedDemo } from '../../../e2e/support/demoState';
 import { act, type Action, Chooser, STARTS } from './actions';
 import { type Control, controlsOf } from './controls';
 import { broken, brokenEvents, changed, type Stored, storedIn } from './stored';
@@ -59,13 +60,12 @@ async function fresh(
   const page = await context.newPage();
   const watch = new Watch(page);
   page.on('dialog', (dialog) => void dialog.accept());
+  await seedDemo(page);
   await page.goto('/');
-  const badger = page.getByRole('link', { name: /Badger luggage tab/ }).first();
-  const bring = page.getByRole('button', { name: 'Look at the demo stall first' });
-  await badger.or(bring).first().waitFor({ timeout: 60_000 });
-  // A server that was not started for showing offers the demo.
-  if (!(await badger.isVisible())) await bring.click();
-  await badger.waitFor({ timeout: 60_000 });
+  await page
+    .getByRole('link', { name: /Badger luggage tab/ })
+    .first()
+    .waitFor({ timeout: 60_000 });
   return { context, page, watch };
 }
 

@@ -4,6 +4,7 @@ import type { Pattern, Sequence } from '$lib/core/craft/sequence';
 import { blockOf, BLOCKS } from './all';
 import type { AnyBlock, ReadyBlock, Refusal } from './block';
 import type { Frame } from './frame';
+import { needsNoRing } from './refusals';
 import { Site } from './site';
 import { type Standing, standingOf } from './standing';
 
@@ -95,7 +96,7 @@ function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { 
     if (seen.has(block.id))
       return leaveOut(block, at, { why: 'It stands here twice.', repair: 'Take one of the two out.' });
     if (own && 'why' in own) return leaveOut(block, at, own);
-    const refusal = own?.refuses(standing);
+    const refusal = own ? own.refuses(standing) : hoopsFirst(block.id, usual) ? needsNoRing(standing) : null;
     if (refusal) return leaveOut(block, at, refusal);
     seen.add(block.id);
     if (!own) return s.write(block.id, usual.movesBefore.get(block.id));
@@ -119,6 +120,16 @@ function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { 
       repair: 'Add a block that stitches.'
     });
   return { pattern, troubles, standings };
+}
+
+/** Whether a part of the construction begins with something in the ring that it hoops itself. */
+function hoopsFirst(key: string, { sofar }: Sequence): boolean {
+  const moves = sofar.entries.flatMap((entry) =>
+    entry.block === key && entry.kind === 'hand' && ['hoop', 'unhoop'].includes(entry.op.do)
+      ? entry.op.do
+      : []
+  );
+  return moves[0] === 'hoop';
 }
 
 /** A block whose answers are right, or why it is none; null for a part of the construction. */

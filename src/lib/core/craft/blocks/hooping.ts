@@ -9,6 +9,7 @@ import {
   stopPart
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
+import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
 const STABILISERS = {
@@ -67,10 +68,7 @@ export const hooping: BlockMaker<typeof fields> = {
   summary: 'Stabiliser in the ring, with or without the cloth that is stitched on.',
   group: 'Hooping',
   fields,
-  refuses: ({ hooping: there }) =>
-    there === null
-      ? null
-      : { why: 'Something is hooped already.', repair: 'Take the other hooping out, or finish it first.' },
+  refuses: needsNoRing,
   make(site, { stabiliser, layers, ground, cloth, held }) {
     const { s } = site;
     const base = site.piece('stabiliser', 'Stabiliser', STABILISERS[stabiliser].material, 'hooped', {

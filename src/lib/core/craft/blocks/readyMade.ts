@@ -2,6 +2,7 @@ import { offsetPath } from '$lib/core/base/geometry';
 import { type Material, sinksIn } from '$lib/core/documents/item';
 import { choice, count, length, material, MATERIALS, onlyWhere, stopPart } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
+import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
 /** Things one buys finished: what they are usually made of, and what hangs from the hoop and must be kept clear. */
@@ -122,8 +123,7 @@ export const readyMade: BlockMaker<typeof fields> = {
     'A towel, shirt, tote, cap, napkin or garment back: marked, hooped, floated or stuck, and held clear of the needle.',
   group: 'Hooping',
   fields,
-  refuses: ({ hooping }) =>
-    hooping === null ? null : { why: 'Something is hooped already.', repair: 'Take the other hooping out.' },
+  refuses: needsNoRing,
   make(site, p) {
     const { s, frame } = site;
     const { name, hangs } = THINGS[p.thing];

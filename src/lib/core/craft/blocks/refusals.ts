@@ -9,6 +9,13 @@ export function needsRing({ hooping, out }: Standing): Refusal | null {
     : { why: 'Nothing is hooped yet.', repair: 'Put a hooping before it.' };
 }
 
+/** Nothing may be in the ring yet. */
+export function needsNoRing({ hooping }: Pick<Standing, 'hooping'>): Refusal | null {
+  return hooping === null
+    ? null
+    : { why: 'Something is hooped already.', repair: 'Take the other hooping out, or finish it first.' };
+}
+
 /** Cloth must lie open to the needle. */
 export function needsSurface(standing: Standing): Refusal | null {
   const ring = needsRing(standing);

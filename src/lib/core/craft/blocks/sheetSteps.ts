@@ -14,7 +14,7 @@ import {
 } from '$lib/core/documents/item';
 import type { BlockMaker, Refusal } from './block';
 import { CLOTHS } from './hooping';
-import { needsRing } from './refusals';
+import { needsNoRing, needsRing } from './refusals';
 import type { Site } from './site';
 import type { Standing } from './standing';
 
@@ -176,8 +176,8 @@ function wordsOf(title: string): RegExp {
 
 function refused(standing: Standing, { steps, lines, pieces }: SheetWork): Refusal | null {
   const hoops = steps.some(({ kind }) => kind === 'hoop');
-  if (hoops && standing.hooping !== null)
-    return { why: 'Something is hooped already.', repair: 'Take the other hooping out, or finish it first.' };
+  const hooped = hoops ? needsNoRing(standing) : null;
+  if (hooped) return hooped;
   if (!hoops && steps.some(({ kind }) => kind === 'stop')) {
     const ring = needsRing(standing);
     if (ring) return ring;
