@@ -107,12 +107,12 @@ for (let at = 0; at < count; at++) {
   const whole = readFileSync(mutant.file, 'utf8');
   try {
     writeFileSync(mutant.file, whole.slice(0, mutant.from) + mutant.becomes + whole.slice(mutant.to));
-    if (passes(nearest(mutant.file)))
+    if (passes(nearest(mutant.file))) {
       survived.push(`${mutant.file}:${mutant.line}  ${mutant.is} -> ${mutant.becomes}`);
-    else killed++;
+      console.log(`${at + 1} of ${count} survived: ${survived.at(-1)}`);
+    } else killed++;
   } finally {
     writeFileSync(mutant.file, whole);
   }
 }
-console.log(`Survived:\n${survived.map((each) => `  ${each}`).join('\n')}`);
 console.log(JSON.stringify({ mutants: count, killed: Number((killed / Math.max(1, count)).toFixed(3)) }));

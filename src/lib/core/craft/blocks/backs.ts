@@ -8,13 +8,14 @@ import {
   MATERIALS,
   onlyWhere,
   stopPart,
-  thread
+  thread,
+  seamOpening
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
 import { beforeClosing, notReadyMade } from './refusals';
 import type { Site } from './site';
-import { gapAt, sideField } from './spots';
+import { sideField } from './spots';
 
 const turnedFields = {
   cloth: material('Back', CLOTHS, ['woven', 'Cream', '#efe3c4']),
@@ -54,8 +55,11 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
     const { frame, s } = site;
     const { zip: fastener } = site.standing;
     const envelope = p.closes === 'envelope';
-    const gap = envelope || fastener ? [] : [gapAt(frame.seam, p.at, p.opening)];
-    const closing = site.line('closing', 'Closing seam', frame.seam, gap);
+    const closed =
+      envelope || fastener
+        ? { path: frame.seam, gaps: [] }
+        : seamOpening(frame.seam, p.opening, { side: p.at });
+    const closing = site.line('closing', 'Closing seam', closed.path, closed.gaps);
     site.toTable();
     site.freeHolds();
     site.freeToppings();

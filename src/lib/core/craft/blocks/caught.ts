@@ -1,9 +1,9 @@
 import { box, type Path } from '$lib/core/base/geometry';
-import { choice, count, length, material, stopPart, thread } from '$lib/core/craft/sequence';
+import { choice, count, length, material, type Side, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker, Refusal } from './block';
 import type { Frame } from './frame';
 import { beforeClosing, needsRing, noTopping, notReadyMade } from './refusals';
-import { type Side, sideField } from './spots';
+import { sideField } from './spots';
 import type { Standing } from './standing';
 
 const PIECE = { ribbon: 'Ribbon', elastic: 'Elastic', loop: 'Loop', strap: 'Strap' } as const;

@@ -1,10 +1,10 @@
 import { box, type Path, segment } from '$lib/core/base/geometry';
-import { count, length, material, stopPart, thread } from '$lib/core/craft/sequence';
+import { count, length, material, type Side, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import type { Frame } from './frame';
 import { CLOTHS } from './hooping';
 import { beforeClosing, noTopping } from './refusals';
-import { type Side, sideField } from './spots';
+import { sideField } from './spots';
 import type { Site } from './site';
 
 /** Seam allowance of a piece that is flipped, mm. */

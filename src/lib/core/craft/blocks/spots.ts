@@ -3,16 +3,13 @@ import {
   intersection,
   pathArea,
   regionOf,
-  extents,
   inset,
   type Outline,
   type Path,
-  pathLength,
-  pointsAlong,
   shapePath,
   shifted
 } from '$lib/core/base/geometry';
-import { choice, length, outline } from '$lib/core/craft/sequence';
+import { choice, length, outline, type Side } from '$lib/core/craft/sequence';
 import type { Frame } from './frame';
 
 /** Asks for a shape of its own size somewhere on the item. */
@@ -97,29 +94,8 @@ function boxOf({ width, height }: Frame, region: RegionName, inside: number): Pa
   }
 }
 
-/** An opening in a seam, in the middle of one of its sides. */
-export function gapAt(seam: Path, side: Side, opening: number): { from: number; to: number } {
-  const { minX, maxX, minY, maxY } = extents(seam);
-  const [x, y] = {
-    top: [(minX + maxX) / 2, minY],
-    bottom: [(minX + maxX) / 2, maxY],
-    left: [minX, (minY + maxY) / 2],
-    right: [maxX, (minY + maxY) / 2]
-  }[side] as [number, number];
-  const points = pointsAlong(seam, 1);
-  const nearest = points.reduce(
-    (best, [px, py], at) => {
-      const away = Math.hypot(px - x, py - y);
-      return away < best.away ? { at, away } : best;
-    },
-    { at: 0, away: Infinity }
-  ).at;
-  const whole = pathLength(seam);
-  const middle = (nearest / Math.max(1, points.length)) * whole;
-  const from = Math.min(Math.max(0, middle - opening / 2), Math.max(0, whole - opening));
-  return { from, to: Math.min(whole, from + opening) };
-}
-
-const SIDES = { top: 'Top', bottom: 'Bottom', left: 'Left', right: 'Right' } as const;
-export type Side = keyof typeof SIDES;
+const SIDES = { top: 'Top', bottom: 'Bottom', left: 'Left', right: 'Right' } as const satisfies Record<
+  Side,
+  string
+>;
 export const sideField = (label: string, usual: Side) => choice(label, SIDES, usual);

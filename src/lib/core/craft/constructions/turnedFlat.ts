@@ -7,7 +7,8 @@ import {
   MATERIALS,
   Sequence,
   type StopPart,
-  TOPSTITCH_S
+  TOPSTITCH_S,
+  seamOpening
 } from '$lib/core/craft/sequence';
 import { TURNED_FIELDS } from './turnedFlatFields';
 
@@ -52,7 +53,11 @@ function draft(p: Params): Sequence {
   const [w, h] = [p.width / 2, p.height / 2];
   const joinAt = h / 3;
   s.line('outline', 'Outline', outline);
-  s.line('closing', 'Closing seam', outline, 'hooping-1', [{ from: 20, to: 20 + p.opening }]);
+  const closing = seamOpening(outline, p.opening, {
+    // Where the fronts are joined four layers lie.
+    avoid: p.school === 'pieced' ? segment(-w, joinAt, w, joinAt).points : []
+  });
+  s.line('closing', 'Closing seam', closing.path, 'hooping-1', closing.gaps);
   s.line('quilt', 'Quilting', quiltField(p, outline, joinAt));
   s.line('name', 'Name field', box(-w / 2, -h / 3, w / 2, -h / 12));
   s.piece('stabiliser', 'STABILISER', stabiliserFor(p), 'hooped', { plies: p.layers });

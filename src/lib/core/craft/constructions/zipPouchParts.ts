@@ -9,7 +9,8 @@ import {
   thread,
   addStabiliser,
   stabiliserFields,
-  MATERIALS
+  MATERIALS,
+  seamOpening
 } from '$lib/core/craft/sequence';
 
 export const POUCH_FIELDS = {
@@ -54,9 +55,8 @@ export function pouchLines(s: Sequence, p: Params): void {
   const outline = shapePath('rectangle', p.width, p.height);
   const accentAt = h - p.height / 4;
   s.line('outline', 'Outline', outline);
-  s.line('closing', 'Closing seam', outline, 'hooping-1', [
-    { from: p.width + p.height + 20, to: p.width + p.height + 20 + p.opening }
-  ]);
+  const closing = seamOpening(outline, p.opening, { side: 'bottom' });
+  s.line('closing', 'Closing seam', closing.path, 'hooping-1', closing.gaps);
   s.line('batting', 'Batting line', inset(outline, 2));
   s.line('tack', 'Outline tack', offsetPath(outline, 2) ?? outline);
   s.line('zip', 'Zip line', box(-w, zip - 12.5, w, zip + 12.5));

@@ -1,4 +1,5 @@
 import { type Path, pathLength, segment, shapePath, inset } from '$lib/core/base/geometry';
+import { seamOpening } from '$lib/core/craft/sequence';
 import type { Item } from '$lib/core/documents/item';
 import type { SheetReading } from '$lib/core/reading/sheets';
 
@@ -92,6 +93,7 @@ export function linesFor(
     path,
     gaps
   });
+  const seam = seamOpening(outline, Math.min(OPENING, pathLength(outline) / 4), { side: 'bottom' });
   const half = size.width / 2;
   const named = seams.filter(({ name }) => name === undefined).length;
   return [
@@ -102,28 +104,6 @@ export function linesFor(
     ...seams.map(({ id, y, name }, at) =>
       line(id, name ?? (named > 1 ? `Seam ${at / 2 + 1}` : 'Seam'), segment(-half, y, half, y))
     ),
-    ...(closing ? [line('closing', 'Closing seam', outline, closing.opens ? opening(outline) : [])] : [])
+    ...(closing ? [line('closing', 'Closing seam', seam.path, closing.opens ? seam.gaps : [])] : [])
   ];
-}
-
-/** An opening in the middle of the lower edge. */
-function opening(path: Path): Line['gaps'] {
-  const length = pathLength(path);
-  const width = Math.min(OPENING, length / 4);
-  const from = Math.max(0, lowestAlong(path) - width / 2);
-  return [{ from, to: from + width }];
-}
-
-/** How far along a path the middle of its lower edge lies, mm. */
-function lowestAlong({ points }: Path): number {
-  let [along, best, lowest] = [0, 0, -Infinity];
-  points.forEach(([x, y], at) => {
-    const [nextX, nextY] = points[(at + 1) % points.length] ?? [x, y];
-    const step = Math.hypot(nextX - x, nextY - y);
-    // The longest of the lowest parts.
-    const height = Math.min(y, nextY) + step / 1000;
-    if (height > lowest) [lowest, best] = [height, along + step / 2];
-    along += step;
-  });
-  return best;
 }
