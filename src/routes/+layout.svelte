@@ -16,6 +16,7 @@
   } from '$lib/data';
   import { followSummaries } from '$lib/workers';
   import { picturesFrom } from '$lib/ui/picture/photos.svelte';
+  import { dialogs } from '$lib/ui/dialogs.svelte';
   import Rail from '$lib/ui/Rail.svelte';
   import Palette from '$lib/ui/Palette.svelte';
   import KeysHelp from './KeysHelp.svelte';
@@ -84,4 +85,5 @@
   <Palette items={items.value ?? []} orders={orders.value ?? []} bind:open={finding} />
 {/if}
 <NewVersion />
-<Toaster position="bottom-right" closeButton duration={12_000} />
+<!-- The buttons of a dialog stand at its lower right. -->
+<Toaster position={dialogs.open > 0 ? 'top-right' : 'bottom-right'} closeButton duration={12_000} />

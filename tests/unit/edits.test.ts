@@ -9,6 +9,7 @@ import { plan } from '$lib/core/making/plan';
 import { runTable } from '$lib/core/running/runs';
 import { db } from '$lib/data/db';
 import {
+  changeCopies,
   changeItem,
   changeItemAndSetup,
   changeSetup,
@@ -110,6 +111,16 @@ describe('an edit', () => {
     await redoEdit();
     expect(ids(await getItem(tab.id))).to.not.include('stop-2');
     expect(await redoEdit()).to.equal(null);
+  });
+  it('of how many are cut is one, in the job and in how the item is made', async () => {
+    const job = newCutJob(tab.id, 1);
+    const before = [await getSetup(tab.id), await getCutJob(tab.id)];
+    await changeCopies(job, tab.id, 12);
+    expect((await getSetup(tab.id))?.copies).to.equal(12);
+    expect((await getCutJob(tab.id))?.wants).to.deep.equal([{ itemId: tab.id, copies: 12 }]);
+    await undoEdit();
+    expect([await getSetup(tab.id), await getCutJob(tab.id)]).to.deep.equal(before);
+    expect(view.undo).to.equal(null);
   });
   it('that is taken back leaves what another tab has changed since', async () => {
     await changeItem(tab.id, (item) => moveStep(item, 'stop-2', 1));

@@ -138,15 +138,16 @@ export function changeSetup(
   change: (setup: Setup) => Setup,
   words?: string | null
 ): Promise<void> {
-  return store(words, async () => {
-    const [item, shop] = [await stored('item', itemId), await stored('shop', SHOP_ID)];
-    const usual = item && defaultSetup(item, shop ?? defaultShop(SHOP_ID));
-    return [
-      await changeOne('setup', itemId, (setup) => {
-        const before = setup ?? usual;
-        return before && change(before);
-      })
-    ];
+  return store(words, async () => [await setupChanged(itemId, change)]);
+}
+
+/** A change of a setup; of an item that has none yet, the usual one is changed. */
+async function setupChanged(itemId: string, change: (setup: Setup) => Setup): Promise<DocumentChange | null> {
+  const [item, shop] = [await stored('item', itemId), await stored('shop', SHOP_ID)];
+  const usual = item && defaultSetup(item, shop ?? defaultShop(SHOP_ID));
+  return changeOne('setup', itemId, (setup) => {
+    const before = setup ?? usual;
+    return before && change(before);
   });
 }
 
@@ -232,6 +233,20 @@ export function changeCutJob(
   words?: string | null
 ): Promise<void> {
   return store(words, async () => [await changeOne('cut job', usual.id, (job) => change(job ?? usual))]);
+}
+
+/** Changes how many of an item are cut: in the job, and in how the item is made where the job is its own; one edit for both. */
+export function changeCopies(usual: CutJob, itemId: string, copies: number): Promise<void> {
+  return store(undefined, async () => [
+    await changeOne('cut job', usual.id, (job) => {
+      const now = job ?? usual;
+      return {
+        ...now,
+        wants: now.wants.map((each) => (each.itemId === itemId ? { ...each, copies } : each))
+      };
+    }),
+    ...(itemId === usual.id ? [await setupChanged(itemId, (now) => ({ ...now, copies }))] : [])
+  ]);
 }
 
 /**

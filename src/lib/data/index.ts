@@ -4,6 +4,7 @@ export { documentsHere, type Handed, handedOver, takeOver } from './handOver';
 export { type Photo } from './db';
 export { demoWasLoaded, isEmpty } from './demo';
 export {
+  changeCopies,
   changeCutJob,
   changeItem,
   changeItemAndSetup,

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
-  import type { Snippet } from 'svelte';
+  import { type Snippet, untrack } from 'svelte';
+  import { dialogs } from './dialogs.svelte';
 
   /** The frame of a dialog: its veil, its sheet in the middle of the page, and its title. */
   interface Props {
@@ -12,6 +13,12 @@
     children: Snippet;
   }
   let { open, title, wide = false, onclose, children }: Props = $props();
+
+  $effect(() => {
+    if (!open) return;
+    untrack(() => (dialogs.open += 1));
+    return () => (dialogs.open -= 1);
+  });
 </script>
 
 <Dialog.Root {open} onOpenChange={(next) => !next && onclose()}>

@@ -18,9 +18,9 @@
     undoCut
   } from '$lib/core/preparing/cutting';
   import {
+    changeCopies,
     changeCutJob,
     changeItem,
-    changeSetup,
     changeShop,
     changeStash,
     cuttingMat,
@@ -86,11 +86,7 @@
       );
   };
   function setCopies(itemId: string, copies: number): void {
-    if (!mat) return;
-    if (itemId === mat.job.id) void keepEdit(changeSetup(itemId, (now) => ({ ...now, copies }), null));
-    keep(({ wants }) => ({
-      wants: wants.map((each) => (each.itemId === itemId ? { ...each, copies } : each))
-    }));
+    if (mat) void keepEdit(changeCopies(mat.job, itemId, copies));
   }
   function move(key: string, clothId: string, count: number): void {
     const demand = input?.demands.find((each) => each.key === key);
