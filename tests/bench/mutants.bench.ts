@@ -70,11 +70,30 @@ const tests = readdirSync('tests/unit')
   .filter((name) => name.endsWith('.test.ts'))
   .map((name) => ({ path: `tests/unit/${name}`, text: readFileSync(`tests/unit/${name}`, 'utf8') }));
 
-/** The tests nearest to a file: those that import it or its room, then those of its wing. */
+/** What a file gives to others, by name. */
+const given = (file: string): string[] =>
+  [...readFileSync(file, 'utf8').matchAll(/^export (?:async )?(?:function|const|class) (\w+)/gm)].flatMap(
+    ([, name]) => name ?? []
+  );
+
+/** What the files of the core that import a file give to others. */
+function givenByCallers(file: string): string[] {
+  const name = file.replace(/^.*\//, '').replace('.ts', '');
+  const room = file.replace(/\/[^/]+$/, '');
+  return files
+    .filter((other) => other.startsWith(room) && readFileSync(other, 'utf8').includes(`'./${name}'`))
+    .flatMap(given);
+}
+
+/** The tests nearest to a file: those that name what it gives, then what its callers give, then its room and its wing. */
 function nearest(file: string): string[] {
-  const [, wing = '', room = '', name = ''] = /core\/([^/]+)\/([^/]+)\/(.+)\.ts$/.exec(file) ?? [];
+  const [, wing = '', room = ''] = /core\/([^/]+)\/([^/]+)\//.exec(file) ?? [];
+  const [own, callers] = [given(file), givenByCallers(file)];
+  const named = (text: string, names: readonly string[]): number =>
+    names.filter((name) => new RegExp(`\\b${name}\\b`).test(text)).length;
   const score = (text: string): number =>
-    (text.includes(`core/${wing}/${room}/${name}'`) ? 4 : 0) +
+    10 * named(text, own) +
+    4 * named(text, callers) +
     (text.includes(`core/${wing}/${room}'`) ? 2 : 0) +
     (text.includes(`core/${wing}/`) ? 1 : 0);
   const near = tests

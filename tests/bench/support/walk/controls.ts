@@ -24,6 +24,17 @@ function routeOf(path: string): string {
     .replace(/\/$/, '/');
 }
 
+/** A name without what is of one item alone: what an undo takes back, figures and sizes, what is quoted. */
+function saidOf(name: string): string {
+  return name
+    .replace(/^(Undo|Redo):.*/, '$1')
+    .replace(/“[^”]*”/g, '“…”')
+    .replace(/\d+[⁄/]\d+|\d+(?:[.,]\d+)?|[¼½¾⅛⅜⅝⅞]/g, '#')
+    .replace(/#(?:\s?#)+/g, '#')
+    .replace(/^.*?(# × #)/, '… $1')
+    .slice(0, 60);
+}
+
 /** Every control that can be seen and used just now; those of a dialog alone where one is open. */
 export async function controlsOf(page: Page): Promise<Control[]> {
   const found = await page.evaluate(() => {
@@ -59,7 +70,7 @@ export async function controlsOf(page: Page): Promise<Control[]> {
       // Rows of a list are one control each, whatever stands in them.
       const list = element.closest('ol, ul, tbody');
       const row = element.closest('li, tr');
-      const isRow = list !== null && row !== null && list.children.length > 4 && !element.closest('nav');
+      const isRow = list !== null && row !== null && list.children.length > 1 && !element.closest('nav');
       const rowName = isRow
         ? `row: ${[...row.querySelectorAll(SELECTOR)].indexOf(element)} of ${list.getAttribute('aria-label') ?? list.closest('section, aside, table')?.getAttribute('aria-label') ?? ''}`
         : null;
@@ -104,10 +115,7 @@ export async function controlsOf(page: Page): Promise<Control[]> {
   });
   return found.map(({ path, rowName, ...control }) => {
     const route = routeOf(path);
-    const name = (rowName ?? control.name)
-      .replace(/“[^”]*”/g, '“…”')
-      .replace(/\d+(?:[.,]\d+)?/g, '#')
-      .slice(0, 60);
+    const name = control.role === 'option' ? 'one of those found' : saidOf(rowName ?? control.name);
     return { ...control, route, key: `${route} | ${control.role} | ${name}` };
   });
 }
