@@ -68,28 +68,55 @@ function cornersOf({ points }: Path): { along: number; turn: number }[] {
 
 /** Where the middle of an opening lies best, mm along the path. */
 function straightest(seam: Path, whole: number, wide: number, avoid: readonly Point[]): number {
-  const corners = cornersOf(seam).filter(({ turn }) => turn > 1e-6);
-  const crossed = avoid.flatMap((point) => {
+  const cells = Math.max(1, Math.ceil(whole / STEP_MM));
+  const cellOf = (along: number): number => Math.min(cells - 1, Math.floor(along / STEP_MM));
+  const turns = new Array<number>(cells).fill(0);
+  for (const { along, turn } of cornersOf(seam)) turns[cellOf(along)] = (turns[cellOf(along)] ?? 0) + turn;
+  const meets = new Array<number>(cells).fill(0);
+  for (const point of avoid) {
     const along = alongAt(seam, point);
     const [x, y] = pointAt(seam, along);
-    return Math.hypot(x - point[0], y - point[1]) <= MEETS_MM ? along : [];
-  });
-  /** The way round from one place to another, the shorter one. */
-  const apart = (a: number, b: number): number => Math.min(Math.abs(a - b), whole - Math.abs(a - b));
-  const places = Array.from({ length: Math.max(1, Math.ceil(whole / STEP_MM)) }, (_, at) => {
-    const middle = at * STEP_MM;
-    const reach = wide / 2 + CLEAR_MM;
-    const turn = corners.reduce(
-      (sum, corner) => sum + (apart(corner.along, middle) < reach ? corner.turn : 0),
-      0
-    );
-    const met = crossed.filter((along) => apart(along, middle) < reach).length;
-    const clear = Math.min(...corners.map(({ along }) => apart(along, middle)), whole);
-    return { middle, turn: Math.floor(turn / STRAIGHT), met, low: pointAt(seam, middle)[1], clear };
-  });
+    if (Math.hypot(x - point[0], y - point[1]) <= MEETS_MM) meets[cellOf(along)] = 1;
+  }
+  const reach = Math.min(Math.floor((cells - 1) / 2), Math.ceil((wide / 2 + CLEAR_MM) / STEP_MM));
+  const turned = roundSums(turns, reach);
+  const met = roundSums(meets, reach);
+  const clear = roundDistances(turns.map((turn) => turn > STRAIGHT));
+  const places = turns.map((_, at) => ({
+    middle: at * STEP_MM,
+    turn: Math.floor((turned[at] ?? 0) / STRAIGHT),
+    met: met[at] ?? 0,
+    low: pointAt(seam, at * STEP_MM)[1],
+    clear: clear[at] ?? 0
+  }));
   const better = (a: (typeof places)[number], b: (typeof places)[number]): number =>
     a.met - b.met || a.turn - b.turn || Math.round((b.low - a.low) / 5) || b.clear - a.clear;
   return places.reduce((best, place) => (better(place, best) < 0 ? place : best)).middle;
+}
+
+/** Sums of a ring of values, each with so many neighbours on either side. @example roundSums([1, 0, 0, 2], 1) // [3, 1, 2, 3] */
+function roundSums(ring: readonly number[], reach: number): number[] {
+  const at = (index: number): number => ring.at(index % ring.length) ?? 0;
+  let sum = 0;
+  for (let index = -reach; index <= reach; index++) sum += at(index);
+  return ring.map((_, index) => {
+    const own = sum;
+    sum += at(index + reach + 1) - at(index - reach);
+    return own;
+  });
+}
+
+/** How far each place of a ring is from the next that is marked, either way. @example roundDistances([true, false, false]) // [0, 1, 1] */
+function roundDistances(marked: readonly boolean[]): number[] {
+  const found = marked.map((is) => (is ? 0 : Infinity));
+  const pass = (indexes: readonly number[], before: -1 | 1): void => {
+    for (const index of [...indexes, ...indexes])
+      found[index] = Math.min(found[index] ?? 0, (found.at((index + before) % found.length) ?? Infinity) + 1);
+  };
+  const forward = found.map((_, index) => index);
+  pass(forward, -1);
+  pass(forward.toReversed(), 1);
+  return found;
 }
 
 /** How far along a path the place nearest to a point lies, mm. */
