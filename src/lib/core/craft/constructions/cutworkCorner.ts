@@ -7,6 +7,7 @@ import {
   count,
   length,
   material,
+  onlyWhere,
   thread,
   MATERIALS
 } from '$lib/core/craft/sequence';
@@ -17,6 +18,13 @@ const FIELDS = {
   repeats: count('Repeats round the hem', 2, 1, 12, 'each is a hooping, lined up on the last'),
   layers: count('Layers of wash-away', 2, 2, 4),
   trimCorner: choice('Cloth under the lace', { yes: 'Trimmed after the tack-down', no: 'Stays' }, 'yes'),
+  made: choice(
+    'The cloth is',
+    { bought: 'Bought finished: a napkin, a handkerchief', cut: 'Cut for it' },
+    'bought'
+  ),
+  clothWidth: onlyWhere(length('Its own width', 400, 60, 3000), 'made', 'bought'),
+  clothHeight: onlyWhere(length('Its own height', 400, 60, 3000), 'made', 'bought'),
   ground: material('Cloth', { woven: 'Woven cotton or linen' }, ['woven', 'Table linen', '#efe9da']),
   thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
 };
@@ -40,7 +48,6 @@ function draft(p: Params): Sequence {
   const s = new Sequence({ shape: 'rectangle', size, finished: size, edge: 'lace' });
   const [w, h] = [p.width / 2, p.height / 2];
   const hidden = { threadOf: 'lace-1', visible: 'hidden' } as const;
-  const cloth = [p.width * 2, p.height * 2] as const;
   for (let at = 1; at <= p.repeats; at++) {
     const hooping = `hooping-${at}`;
     const name = p.repeats > 1 ? ` ${at}` : '';
@@ -55,7 +62,9 @@ function draft(p: Params): Sequence {
   s.piece('cloth', 'CLOTH', p.ground, 'applique', {
     covers: 'hem-1',
     shows: 'front',
-    overrides: { width: cloth[0], height: cloth[1] }
+    ...(p.made === 'bought'
+      ? { readyMade: { width: p.clothWidth, height: p.clothHeight, right: 0, towards: 0 } }
+      : { overrides: { width: 2 * p.width, height: 2 * p.height } })
   });
   s.part('repeats', 'Repeats', () => {
     for (let at = 1; at <= p.repeats; at++) repeat(s, p, at, hidden);

@@ -1,4 +1,5 @@
 import { box, quarterTurned, shifted } from '$lib/core/base/geometry';
+import type { Piece } from '$lib/core/documents/item';
 import type { Construction } from './construction';
 import {
   Sequence,
@@ -23,10 +24,15 @@ const FIELDS = {
   designs: count('Designs in the hooping', 2, 2, 4),
   width: length('One design, width', 60, 15, 150),
   height: length('One design, height', 60, 15, 150),
+  napkinWidth: length('The napkin as it was bought, width', 400, 60, 1500),
+  napkinHeight: length('The napkin as it was bought, height', 400, 60, 1500),
   cloth: material('Cloth', { woven: 'Woven cotton or linen' }, ['woven', 'Napkin linen', '#efe9da']),
   colours: threads('Colours, in order', ['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
 };
 type Params = AnswersOf<typeof FIELDS>;
+
+/** Space between two designs; the edges of their napkins meet in the middle of it, mm. */
+const APART_MM = 24;
 
 /** A design several times in one hooping: on several napkins, or on the corners of one. */
 export const severalDesigns: Construction<typeof FIELDS> = {
@@ -40,10 +46,10 @@ export const severalDesigns: Construction<typeof FIELDS> = {
 };
 
 function draft(p: Params): Sequence {
-  const pitch = Math.max(p.width, p.height) + 24;
+  const pitch = Math.max(p.width, p.height) + APART_MM;
   const columns = Math.min(2, p.designs);
   const rows = Math.ceil(p.designs / columns);
-  const size = { width: columns * pitch - 24, height: rows * pitch - 24 };
+  const size = { width: columns * pitch - APART_MM, height: rows * pitch - APART_MM };
   const s = new Sequence({
     shape: 'rectangle',
     size,
@@ -51,11 +57,24 @@ function draft(p: Params): Sequence {
     edge: 'none'
   });
   const all = Array.from({ length: p.designs }, (_, at) => at);
+  const placeOf = (at: number): [dx: number, dy: number] => [
+    ((at % columns) - (columns - 1) / 2) * pitch,
+    (Math.floor(at / columns) - (rows - 1) / 2) * pitch
+  ];
+  /** The corner of a napkin lies under its design; the rest hangs out of the hoop, away from the other designs. */
+  const cornerOf = (at: number): NonNullable<Piece['readyMade']> => {
+    const [dx, dy] = placeOf(at);
+    const [wide, high] = at % 2 === 0 ? [p.width, p.height] : [p.height, p.width];
+    const fromMiddle = (whole: number, own: number): number => Math.max(0, (whole - own - APART_MM) / 2);
+    return {
+      width: p.napkinWidth,
+      height: p.napkinHeight,
+      right: -Math.sign(dx) * fromMiddle(p.napkinWidth, wide) + 0,
+      towards: -Math.sign(dy) * fromMiddle(p.napkinHeight, high) + 0
+    };
+  };
   for (const at of all) {
-    const [dx, dy] = [
-      ((at % columns) - (columns - 1) / 2) * pitch,
-      (Math.floor(at / columns) - (rows - 1) / 2) * pitch
-    ];
+    const [dx, dy] = placeOf(at);
     const design = quarterTurned(box(-p.width / 2, -p.height / 2, p.width / 2, p.height / 2), at);
     s.line(`design-${at}`, `Design ${at + 1}`, shifted(design, dx, dy));
   }
@@ -64,7 +83,8 @@ function draft(p: Params): Sequence {
   for (const at of napkins ? all : [0])
     s.piece(napkins ? `cloth-${at}` : 'cloth', napkins ? `NAPKIN ${at + 1}` : 'NAPKIN', p.cloth, 'applique', {
       covers: `design-${at}`,
-      shows: 'front'
+      shows: 'front',
+      readyMade: cornerOf(at)
     });
   if (!napkins)
     for (const at of all.slice(1))
