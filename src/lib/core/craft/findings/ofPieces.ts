@@ -34,6 +34,11 @@ export const PIECE_SAYINGS = {
       `${piece} covers the ${line} by less than ${lengthIn(leastMm, unit)}.`,
     ({ leastMm, unit }) => `Cut it larger: at least ${lengthIn(leastMm, unit)} over the line on every side.`
   ),
+  'covering/off-edge': saying<{ piece: string; overMm: number; unit: string }>(
+    'stop',
+    ({ piece, overMm, unit }) => `The design reaches ${lengthIn(overMm, unit)} beyond the edge of ${piece}.`,
+    'Place it nearer the middle, make it smaller, or mend the size of what you have.'
+  ),
   'caught/by-nothing': saying<{ piece: string }>(
     'stop',
     ({ piece }) => `No stitch has caught ${piece} since it was laid.`,

@@ -7,6 +7,7 @@ import { caught } from './caught';
 import { colours } from './colours';
 import { covered } from './covered';
 import { covering } from './covering';
+import { offEdge } from './offEdge';
 import { faces } from './faces';
 import { field } from './field';
 import { film } from './film';
@@ -59,6 +60,7 @@ const CHECKS: readonly Check[] = [
   opening,
   zip,
   covering,
+  offEdge,
   covered,
   through,
   reachable,

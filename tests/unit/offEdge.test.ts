@@ -1,0 +1,38 @@
+import { extents } from '$lib/core/base/geometry';
+import { review } from '$lib/core/making/checks';
+import { expect } from 'chai';
+import { makeItem } from './support/badger';
+import { blocksOf, composed, itemOf } from './support/blocks';
+import { roomyShop } from './support/ends';
+
+/** What is said of a design of 120 × 120 mm on a thing, beyond a note. */
+const said = (answers: Record<string, unknown>): string[] =>
+  review(
+    itemOf(composed(blocksOf(['ready-made', answers], 'details', 'finishing'))),
+    undefined,
+    roomyShop
+  ).checked.open.flatMap(({ code, text }) => (code === 'covering/off-edge' ? text : []));
+
+describe('a design on a thing that was bought finished', () => {
+  it('a design that hangs over a towel is told with how far', () => {
+    // The details are 52 mm high: 26 mm from a middle that lies 435 of the towel's 450 mm down are 11 mm too far.
+    const made = itemOf(composed(blocksOf(['ready-made', {}], 'details', 'finishing')));
+    const details = made.lines.find(({ id }) => id.startsWith('details'));
+    expect(details && extents(details.path).height).to.be.closeTo(52, 0.5);
+    expect(said({ thing: 'towel', width: 500, height: 900, towards: 435 })).to.deep.equal([
+      'The design reaches 11 mm beyond the edge of TOWEL.'
+    ]);
+    expect(said({ thing: 'towel', width: 500, height: 900, towards: -435 })).to.have.length(1);
+    expect(said({ thing: 'towel', width: 500, height: 900, right: 240, towards: 0 })).to.have.length(1);
+  });
+  it('one that lies on it is not, hooped or floated, up to its very edge', () => {
+    for (const mount of ['floated', 'hooped', 'stuck'])
+      expect(said({ thing: 'towel', width: 500, height: 900, towards: 420, mount })).to.deep.equal([]);
+  });
+  it('the corners of napkins and a lace that hangs over a handkerchief are as they should be', () => {
+    for (const kind of ['several-designs', 'cutwork-corner', 'topper'])
+      expect(
+        review(makeItem(kind), undefined, roomyShop).checked.open.map(({ code }) => code)
+      ).to.not.include('covering/off-edge');
+  });
+});
