@@ -18,6 +18,7 @@ const THREAD = `
   const { parentPort } = require('node:worker_threads');
   parentPort.on('message', ({ input }) => {
     const asked = JSON.parse(new TextDecoder().decode(input.bytes));
+    parentPort.postMessage({ begun: true });
     if (asked === 'stay') for (;;);
     if (asked === 'break') throw new TypeError('x is undefined');
     parentPort.postMessage({ ok: true, answer: { status: 200, body: JSON.stringify(asked) } });
@@ -52,6 +53,18 @@ describe('long jobs of the server', function () {
     expect((JSON.parse(made.body) as { steps: unknown[] }).steps).to.have.length(29);
     expect(codeOf(await pool.do('plan', input({ item: 3 }), never))).to.equal('wrong-kind');
     expect((await pool.do('batch', input([]), never)).status).to.equal(400);
+    await pool.close();
+  });
+
+  it('have their time from when they are taken up: a thread that is slow to load takes none of it', async () => {
+    const load = 'for (const until = Date.now() + 900; Date.now() < until; );';
+    const pool = new Pool(1, () => new Worker(load + THREAD, { eval: true }), {
+      plan: 0.4,
+      batch: 1,
+      intake: 1
+    });
+    expect((await pool.do('plan', input('slow'), never)).body).to.equal('"slow"');
+    expect(codeOf(await pool.do('plan', input('stay'), never))).to.equal('too-slow');
     await pool.close();
   });
 

@@ -5,6 +5,7 @@ import type { Asked, Told } from './pool';
 
 /** One thread of the pool: does one job after another. */
 parentPort?.on('message', ({ name, input }: Asked) => {
+  parentPort?.postMessage({ begun: true } satisfies Told);
   void work(name, input).then((told) => parentPort?.postMessage(told));
 });
 

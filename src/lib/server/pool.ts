@@ -15,14 +15,16 @@ interface Job {
   gone: boolean;
 }
 
-/** What a worker is asked, and what it answers. */
+/** What a worker is asked, and what it answers: that it has taken the job up, then how it went. */
 export type Asked = { name: JobName; input: JobInput };
-export type Told = { ok: true; answer: JobAnswer } | { ok: false; why: string };
+export type Told = { begun: true } | { ok: true; answer: JobAnswer } | { ok: false; why: string };
 
 /** Jobs that wait at most; more are asked to come again. */
 const MOST_WAITING = 8;
 /** When to come again, s. */
 export const RETRY_S = 5;
+/** The most that a thread may take until it is loaded and takes a job up, s: that is no fault of who asked. */
+const LOADING_S = 60;
 /** Memory of one worker, MB. */
 const MEMORY_MB = 512;
 
@@ -121,16 +123,21 @@ export class Pool {
     };
     const failed = (why: string): void => over(refused(500, 'failed', why), false);
     const seconds = this.#seconds[job.name];
-    const timer = setTimeout(
-      () =>
-        over(
-          refused(503, 'too-slow', `This was not worked out within ${seconds} s. Ask for less at once.`),
-          false
-        ),
-      seconds * 1000
+    const tooSlow = `This was not worked out within ${seconds} s. Ask for less at once.`;
+    let timer = setTimeout(
+      () => over(refused(503, 'busy', `The server is still starting. Ask again in ${RETRY_S} s.`), false),
+      LOADING_S * 1000
     );
+    const begun = (): void => {
+      clearTimeout(timer);
+      timer = setTimeout(() => over(refused(503, 'too-slow', tooSlow), false), seconds * 1000);
+    };
     this.#running.set(job, (answer) => over(answer, false));
-    const told = (result: Told): void => (result.ok ? over(result.answer, true) : failed(result.why));
+    const told = (result: Told): void => {
+      if ('begun' in result) begun();
+      else if (result.ok) over(result.answer, true);
+      else failed(result.why);
+    };
     const broke = (problem: unknown): void => failed(whyNot(problem));
     const ended = (): void => failed('The work broke off.');
     worker.on('message', told).on('error', broke).on('exit', ended);
