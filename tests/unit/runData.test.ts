@@ -94,6 +94,7 @@ describe('a run in the store', () => {
     expect(await metres()).to.deep.equal([a, b]);
     const deleted = await deleteRun('run');
     expect(await metres()).to.deep.equal([1, 1000]);
+    expect((await db.stash.get('a')) as ThreadEntry).to.include({ spools: 1 });
     if (!deleted) throw new Error('The run was there.');
     await bringRunBack(deleted);
     expect(await metres()).to.deep.equal([a, b]);

@@ -4,7 +4,7 @@ import { db, type Photo } from './db';
 import { changeSetup } from './edits';
 import { append } from './runEvents';
 import { eventsOf, getRun, MARKED, photosOf } from './runs';
-import { takeThread } from './spentThread';
+import { putThreadBack, takeThread } from './spentThread';
 
 /**
  * What is in the machine before a run starts: kept with the run, whose lists follow, and with the item’s setup for the next
@@ -82,7 +82,7 @@ export async function deleteRun(id: string): Promise<DeletedRun | undefined> {
     await db.photos.where('runId').equals(id).delete();
     await db.runSummaries.delete(id);
     // What never ran took no thread.
-    await takeThread(head.spent ?? [], -1);
+    await putThreadBack(head.spent ?? []);
     await markAll();
     return deleted;
   });
@@ -92,7 +92,7 @@ export async function deleteRun(id: string): Promise<DeletedRun | undefined> {
 export async function bringRunBack({ head, events, photos }: DeletedRun): Promise<void> {
   await db.transaction('rw', db.runs, db.events, db.photos, db.meta, db.stash, async () => {
     await db.runs.put(head);
-    await takeThread(head.spent ?? [], 1);
+    await takeThread(head.spent ?? []);
     await db.events.bulkPut(events);
     await db.photos.bulkPut(photos);
     await markAll();

@@ -1,5 +1,6 @@
 import type { RunEvent, RunHead, ThreadSpent } from '$lib/core/documents/run';
-import { lessThread, threadSpent } from '$lib/core/preparing/stash';
+import { lessThread, threadBack, threadSpent } from '$lib/core/preparing/stash';
+import type { ThreadEntry } from '$lib/core/documents/stash';
 import { foldRun } from '$lib/core/running/runs';
 import { db } from './db';
 import { readOne } from './rows';
@@ -11,14 +12,26 @@ export async function spendThread(
   events: readonly RunEvent[]
 ): Promise<ThreadSpent[]> {
   const spent = threadSpent(plan, foldRun(plan.steps, events).done, await listStash(), order?.heads ?? 1);
-  await takeThread(spent, 1);
+  await takeThread(spent);
   return spent;
 }
 
-/** Takes thread off the stash, or puts it back: a line that is gone meanwhile is let be. */
-export async function takeThread(spent: readonly ThreadSpent[], times: 1 | -1): Promise<void> {
-  for (const { entryId, metres } of spent) {
-    const entry = readOne('line of the stash', await db.stash.get(entryId));
-    if (entry?.what === 'thread') await db.stash.put(lessThread(entry, times * metres));
+/** Takes thread off the stash: a line that is gone meanwhile is let be. */
+export function takeThread(spent: readonly ThreadSpent[]): Promise<void> {
+  return changeEach(spent, (entry, { metres }) => lessThread(entry, metres));
+}
+
+/** Puts it back, as where the run never was. */
+export function putThreadBack(spent: readonly ThreadSpent[]): Promise<void> {
+  return changeEach(spent, threadBack);
+}
+
+async function changeEach(
+  spent: readonly ThreadSpent[],
+  change: (entry: ThreadEntry, spent: ThreadSpent) => ThreadEntry
+): Promise<void> {
+  for (const each of spent) {
+    const entry = readOne('line of the stash', await db.stash.get(each.entryId));
+    if (entry?.what === 'thread') await db.stash.put(change(entry, each));
   }
 }

@@ -135,7 +135,8 @@ type RunOrder = z.infer<typeof RunOrder>;
 const ThreadSpent = z.object({
   entryId: z.string().min(1).max(120),
   name: z.string().max(200),
-  metres: z.number().min(0)
+  metres: z.number().min(0),
+  spools: z.number().int().min(0).default(0).describe('that were emptied')
 });
 export type ThreadSpent = z.infer<typeof ThreadSpent>;
 

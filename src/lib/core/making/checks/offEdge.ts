@@ -12,8 +12,8 @@ export const offEdge: Check = (context) => {
   const things = new Set(context.item.pieces.flatMap(({ id, readyMade }) => (readyMade ? id : [])));
   if (things.size === 0) return [];
   return runsOf(context).flatMap(({ stepId, role, paths, before }): Finding[] => {
-    const own = before.layers.filter(({ pieceId }) => things.has(pieceId));
     if (!DESIGNS.includes(role)) return [];
+    const own = before.layers.filter(({ pieceId }) => things.has(pieceId));
     const points = paths.flatMap(samplesOf);
     const off = points.filter((point) => !own.some((layer) => liesAt(layer, point)));
     // Where nothing of it lies on the thing, bare stabiliser is what is wrong.
@@ -27,6 +27,6 @@ export const offEdge: Check = (context) => {
 
 /** How far a point lies beyond the box round a layer, mm. */
 function beyond({ outline }: Layer, [x, y]: Point): number {
-  const { minX, maxX, minY, maxY } = regionExtents([outline]) ?? { minX: x, maxX: x, minY: y, maxY: y };
-  return Math.max(minX - x, x - maxX, minY - y, y - maxY, 0);
+  const box = regionExtents([outline]);
+  return box ? Math.max(box.minX - x, x - box.maxX, box.minY - y, y - box.maxY, 0) : Infinity;
 }

@@ -2,15 +2,7 @@ import { jaggedness, pathLength, simplified } from '$lib/core/base/geometry';
 import { InWords } from '$lib/core/base/problems';
 import type { LengthUnit } from '$lib/core/base/units';
 import { found, sentenceOf } from '$lib/core/craft/findings';
-import {
-  findStop,
-  forVariant,
-  type Item,
-  type Step,
-  stitchesOf,
-  type Stop,
-  variantOf
-} from '$lib/core/documents/item';
+import { findStop, forVariant, type Item, type Step, type Stop, variantOf } from '$lib/core/documents/item';
 import { type Plan, PLAN_VERSION, type PlanStep, type PlanWarning } from '$lib/core/documents/plan';
 import {
   asTheDesignLies,
@@ -95,8 +87,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     guess: (stop) => guessFor(stop, item.house, counts)
   });
   const stops = steps.flatMap(({ stop }) => stop ?? []);
-  // A file run in between stitches too, though it is no stop of this one.
-  const inserted = item.steps.flatMap((step) => (step.kind === 'hand' ? (stopOf(step, item) ?? []) : []));
+  const threads = threadUse(item, geometry);
   const warnings: PlanWarning[] = [
     ...resolved.warnings,
     ...item.remarks.map(({ code, severity, stepId, values }) => ({
@@ -126,18 +117,16 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     },
     steps,
     totals: totalsOf(steps, shop, machine.id, resolved.setup.person ?? ''),
-    stitches: total([...stops.map(({ stitches }) => stitches), ...inserted.map(stitchesOf)]),
-    upperMetres: total([
-      ...stops.map(({ upperMetres }) => upperMetres),
-      ...inserted.map((stop) => upperThread(stop).metres)
+    // A file run in between stitches too, though it is no stop of this one.
+    stitches: total([
+      ...stops.map(({ stitches }) => stitches),
+      ...steps.map(({ op }) => (op?.do === 'insert-run' ? op.stitches : 0))
     ]),
-    bobbinMetres: total([
-      ...stops.map(({ bobbinMetres }) => bobbinMetres),
-      ...inserted.map((stop) => bobbinThread(stop))
-    ]),
+    upperMetres: total(threads.map(({ upperMetres }) => upperMetres)),
+    bobbinMetres: total(threads.map(({ bobbinMetres }) => bobbinMetres)),
     bobbin: bobbinKindOf(shop, resolved.setup),
     ...(resolved.setup.bobbinOn && { bobbinOn: resolved.setup.bobbinOn }),
-    threads: threadUse(item, geometry),
+    threads,
     cuts,
     warnings
   };

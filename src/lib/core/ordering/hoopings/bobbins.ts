@@ -26,7 +26,9 @@ export function withBobbins(
     if (next.before + next.inside === 0) return [each];
     const colour = colourFrom(steps.slice(at), context);
     const own =
-      next.inside > 0 ? { ...each, step: changedInside(each.step, next.inside, heads, context) } : each;
+      next.inside > 0
+        ? { ...each, step: changedInside(each.step, next.inside, colour, heads, context) }
+        : each;
     return next.before > 0
       ? [{ ...each, step: changedBefore(each.step, colour, heads, context) }, own]
       : [own];
@@ -64,9 +66,16 @@ function changedBefore(
 }
 
 /** A stop in which the bobbin runs out so often: the machine stands still for it, and goes on. */
-function changedInside(stop: PlanStep, times: number, heads: number, context: HoopingContext): PlanStep {
+function changedInside(
+  stop: PlanStep,
+  times: number,
+  threadId: string | undefined,
+  heads: number,
+  context: HoopingContext
+): PlanStep {
+  const name = threadId && findThread(context.item, threadId)?.name;
   const often = times === 1 ? 'once' : `${times} times`;
-  const said = `The bobbin runs out in it ${often}: put in a full one there, and go on.`;
+  const said = `The bobbin runs out in it ${often}: put in a full one${name ? ` in ${name}` : ''} there, and go on.`;
   return {
     ...withPart(
       stop,

@@ -2,5 +2,5 @@ export { fitsEitherWay, grown, worthKeeping } from './offcuts';
 export { PRESETS } from './presets';
 export { isUnseen, sameName, serves } from './serves';
 export { runningShort } from './short';
-export { lessThread, threadSpent } from './spent';
+export { lessThread, threadBack, threadSpent } from './spent';
 export { usableOf, withoutCorner } from './usable';

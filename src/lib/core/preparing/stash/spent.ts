@@ -13,7 +13,7 @@ import { sameName } from './serves';
  * @param heads that stitched the same at the same time, each from its own spool
  *
  * @example
- * threadSpent(tabPlan, allDone, [brass], 1) // [{ entryId: 'brass', name: 'Brass', metres: 14.5 }]
+ * threadSpent(tabPlan, allDone, [brass], 1) // [{ entryId: 'brass', name: 'Brass', metres: 14.5, spools: 0 }]
  */
 export function threadSpent(
   { steps, threads }: Pick<Plan, 'steps' | 'threads'>,
@@ -45,13 +45,16 @@ export function threadSpent(
       const taken = Math.min(wanted, left.get(entry.id) ?? 0);
       wanted -= taken;
       left.set(entry.id, (left.get(entry.id) ?? 0) - taken);
-      return taken > 0 ? [{ entryId: entry.id, name: entry.name, metres: taken }] : [];
+      const spools = entry.spools - lessThread(entry, taken).spools;
+      return taken > 0 ? [{ entryId: entry.id, name: entry.name, metres: taken, spools }] : [];
     });
   });
 }
 
 /**
- * A thread with so many metres less; with more where it is put back. A spool that is used up is gone.
+ * A thread with so many metres less, never below nothing. A spool that is used up is gone.
+ *
+ * @param metres m
  *
  * @example
  * lessThread({ ...brass, metres: 1500, spools: 2 }, 800) // 700 m on 1 spool
@@ -59,6 +62,10 @@ export function threadSpent(
 export function lessThread(entry: ThreadEntry, metres: number): ThreadEntry {
   const left = Math.max(0, entry.metres - metres);
   const each = entry.spools > 0 ? entry.metres / entry.spools : 0;
-  if (metres <= 0) return { ...entry, metres: left, spools: Math.max(entry.spools, left > 0 ? 1 : 0) };
   return { ...entry, metres: left, spools: each > 0 ? Math.ceil(left / each - 1e-9) : entry.spools };
+}
+
+/** A thread with what a run took put back, its emptied spools too. */
+export function threadBack(entry: ThreadEntry, { metres, spools }: ThreadSpent): ThreadEntry {
+  return { ...entry, metres: entry.metres + metres, spools: entry.spools + spools };
 }

@@ -25,6 +25,8 @@ export function observed(
       if (state.done[at] !== true || again.has(step.id)) return;
       if (state.trusted[at] !== true || !canBe(step, seconds)) return;
       if (step.stop) {
+        // Whether a bobbin changed in the middle was logged as run out, and so not counted here, nobody knows.
+        if (step.parts.some(({ key }) => key === 'bobbin')) return;
         const needle = step.stop.needle ?? { stitching: step.running.value, overhead: 0, trims: 0 };
         seen.needles.push({ run: id, machine: plan.machine.id, ...needle, seconds });
       } else if (step.waiting.value === 0 && step.running.value === 0) {
