@@ -155,6 +155,17 @@ describe('what is learned', () => {
       learnFromRuns(runs.slice(0, 1), DEFAULT_HAND_TIMES).machines.left?.speed.sd ?? 0
     );
   });
+  it('learn no pace from a stop in whose middle the bobbin is changed: nobody knows whether that was logged apart', () => {
+    const [run] = runs;
+    if (!run) throw new Error('no run');
+    const part = { key: 'bobbin', times: 1, seconds: 60 };
+    const stop = run.plan.steps.find(({ kind }) => kind === 'stop')?.id;
+    const steps = run.plan.steps.map((step) =>
+      step.id === stop ? { ...step, parts: [...step.parts, part] } : step
+    );
+    const seen = (of: Run): number => observed([of], DEFAULT_HAND_TIMES).needles.length;
+    expect(seen({ ...run, plan: { ...run.plan, steps } })).to.equal(seen(run) - 1);
+  });
 });
 
 describe('hidden truths', () => {
