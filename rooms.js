@@ -36,8 +36,10 @@ export const wings = {
   craft: {
     findings: [],
     operations: [],
-    sequence: ['operations'],
-    blocks: ['sequence'],
+    sizes: [],
+    stack: ['operations'],
+    sequence: ['operations', 'sizes', 'stack'],
+    blocks: ['stack', 'sequence'],
     constructions: ['sequence', 'blocks']
   },
   reading: {
@@ -50,14 +52,12 @@ export const wings = {
     matching: ['evidence', 'papers']
   },
   making: {
-    stack: [],
-    sizes: [],
     time: [],
-    plan: ['stack', 'sizes', 'time'],
-    checks: ['stack', 'plan'],
-    interpret: ['stack', 'checks'],
-    appearance: ['stack'],
-    why: ['stack'],
+    plan: ['time'],
+    checks: ['plan'],
+    interpret: ['checks'],
+    appearance: [],
+    why: [],
     summary: ['checks', 'appearance']
   },
   preparing: {

@@ -7,7 +7,7 @@ import { defaultShop } from '$lib/core/documents/shop';
 import { isStabiliserKind, isTwoSided, type Item } from '$lib/core/documents/item';
 import { review } from '$lib/core/making/checks';
 import { interpret } from '$lib/core/making/interpret';
-import { outside } from '$lib/core/making/stack';
+import { outside } from '$lib/core/craft/stack';
 import { linesOfText } from '$lib/core/reading/pages';
 import { readChart } from '$lib/core/reading/papers';
 import { readSheet, type SheetAction } from '$lib/core/reading/sheets';

@@ -1,6 +1,6 @@
 import { review } from '$lib/core/making/checks';
 import { plan as planItem } from '$lib/core/making/plan';
-import { MARGIN_MM } from '$lib/core/making/sizes';
+import { MARGIN_MM } from '$lib/core/craft/sizes';
 import { ribbonSteps } from '$lib/core/making/summary';
 import { fromDefaults } from '$lib/core/making/time';
 import { linesOfText } from '$lib/core/reading/pages';

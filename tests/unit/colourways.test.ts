@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { defaultShop } from '$lib/core/documents/shop';
 import type { StashEntry } from '$lib/core/documents/stash';
 import type { Item } from '$lib/core/documents/item';
-import type { StackState } from '$lib/core/making/stack';
+import type { StackState } from '$lib/core/craft/stack';
 import { type Appearance, appearance, recoloured, threadsOnCloth } from '$lib/core/making/appearance';
 import { review } from '$lib/core/making/checks';
 import { AS_IT_IS, inColours, lacksOf, seenOf, suggestColourways } from '$lib/core/preparing/colourways';

@@ -4,7 +4,7 @@ import { defaultSetup, fitIn, type Hoop, type Setup, type Shop } from '$lib/core
 import { ThreadEntry } from '$lib/core/documents/stash';
 import { review } from '$lib/core/making/checks';
 import { planAndTrace } from '$lib/core/making/plan';
-import { cutList } from '$lib/core/making/sizes';
+import { cutList } from '$lib/core/craft/sizes';
 import { planBatch } from '$lib/core/ordering/day';
 import { orderThreads, orderWants } from '$lib/core/ordering/quote';
 import { diePasses, isFused, shoppingList } from '$lib/core/preparing/cutting';

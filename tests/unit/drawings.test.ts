@@ -1,5 +1,5 @@
 import { plan } from '$lib/core/making/plan';
-import { cutSizes, simulate } from '$lib/core/making/stack';
+import { cutSizes, simulate } from '$lib/core/craft/stack';
 import { hoopScene } from '$lib/ui/hoop/scene';
 import { ribbonSteps, type RibbonStep } from '$lib/core/making/summary';
 import { layoutRibbon, ribbonSeconds } from '$lib/ui/ribbon/layout';

@@ -1,5 +1,5 @@
 import { constructionOf } from '$lib/core/craft/constructions';
-import { cutList } from '$lib/core/making/sizes';
+import { cutList } from '$lib/core/craft/sizes';
 import { expect } from 'chai';
 import { blocksOf, composed, itemOf, saidOf } from './support/blocks';
 import { endOf, roomyShop } from './support/ends';

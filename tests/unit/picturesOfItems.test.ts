@@ -11,7 +11,7 @@ import {
   stopsInPlace
 } from '$lib/core/making/appearance';
 import { review } from '$lib/core/making/checks';
-import { EMPTY_STACK, type StackState } from '$lib/core/making/stack';
+import { EMPTY_STACK, type StackState } from '$lib/core/craft/stack';
 import { AS_IT_IS, clothsLike, inColours } from '$lib/core/preparing/colourways';
 import { fitWithin } from '$lib/files';
 import { expect } from 'chai';

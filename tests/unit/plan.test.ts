@@ -3,7 +3,7 @@ import { hoopAfter, newOperation, OPERATION_KINDS, wordingOf } from '$lib/core/c
 import { HOOP_AT_START, Plan, type PlanStep } from '$lib/core/documents/plan';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { plan } from '$lib/core/making/plan';
-import { cutList } from '$lib/core/making/sizes';
+import { cutList } from '$lib/core/craft/sizes';
 import { expect } from 'chai';
 import { badgerShop, badgerTab, makeItem } from './support/badger';
 

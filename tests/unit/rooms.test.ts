@@ -29,7 +29,7 @@ describe('rooms', function () {
     ],
     [
       'a room of the own wing that is not named',
-      'src/lib/core/making/stack/x.ts',
+      'src/lib/core/craft/stack/x.ts',
       imports('$lib/core/making/plan')
     ],
     ['a room reached past its index', core, imports('$lib/core/base/units/length')],
@@ -94,7 +94,7 @@ describe('rooms', function () {
   }
   const allowed: [file: string, code: string][] = [
     [core, `import { x } from '$lib/core/base/units';\nexport const y = x(new Date(0).getTime(), 1);`],
-    [core, imports('$lib/core/making/stack')],
+    [core, imports('$lib/core/craft/stack')],
     [core, imports('./steps')],
     ['src/lib/ui/x.ts', imports('$lib/core/making/plan')],
     ['src/lib/ui/hoop/x.ts', imports('$lib/ui/colour')],

@@ -8,7 +8,7 @@ import {
   sidesOf,
   type StackStep,
   visibleThreads
-} from '$lib/core/making/stack';
+} from '$lib/core/craft/stack';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, makeItem } from './support/badger';

@@ -4,7 +4,7 @@ import { defaultShop } from '$lib/core/documents/shop';
 import { type Block, brokenReferences, Item, namesIn, renamedIn } from '$lib/core/documents/item';
 import { interpret, withSentences } from '$lib/core/making/interpret';
 import { review } from '$lib/core/making/checks';
-import { outside } from '$lib/core/making/stack';
+import { outside } from '$lib/core/craft/stack';
 import { readChart } from '$lib/core/reading/papers';
 import { blocksOf, remake } from '$lib/core/reading/matching';
 

@@ -13,8 +13,8 @@ import {
 } from '$lib/core/base/geometry';
 import type { HandStep, Item, Operation, Piece, Step } from '$lib/core/documents/item';
 import { plan } from '$lib/core/making/plan';
-import { cutSizes, type Layer, outside, simulate, type StackStep } from '$lib/core/making/stack';
-import type { CutSizes } from '$lib/core/making/stack/layer';
+import { cutSizes, type Layer, outside, simulate, type StackStep } from '$lib/core/craft/stack';
+import type { CutSizes } from '$lib/core/craft/stack/layer';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BADGER_CHART, badgerShop, badgerTab, makeItem } from './support/badger';

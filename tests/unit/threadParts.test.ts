@@ -3,7 +3,7 @@ import { formatRoll, formatThread, formatWidth, saidIn } from '$lib/core/base/un
 import { findStop, type Item } from '$lib/core/documents/item';
 import { defaultSetup } from '$lib/core/documents/shop';
 import { planAndTrace } from '$lib/core/making/plan';
-import { coversOver } from '$lib/core/making/stack';
+import { coversOver } from '$lib/core/craft/stack';
 import {
   itemTasks,
   needleSheet,

@@ -1,7 +1,7 @@
 import type { Item } from '$lib/core/documents/item';
 import { defaultShop, type Shop } from '$lib/core/documents/shop';
 import { review } from '$lib/core/making/checks';
-import { outside, type Shown, sidesOf, visibleThreads } from '$lib/core/making/stack';
+import { outside, type Shown, sidesOf, visibleThreads } from '$lib/core/craft/stack';
 
 /** The faces of a finished item, what lies hidden, and how many stops are seen where. */
 export interface End {

@@ -1,6 +1,6 @@
 import { type Point, rectangleRegion, type Region, regionExtents, simplified } from '$lib/core/base/geometry';
 import type { Item, MaterialKind, Operation } from '$lib/core/documents/item';
-import type { Layer, StackStep } from '$lib/core/making/stack';
+import type { Layer, StackStep } from '$lib/core/craft/stack';
 import { layerWords } from '$lib/ui/stack/scene';
 
 /** One layer, drawn apart from those above and below it; coordinates are dots of the drawing. */

@@ -1,7 +1,7 @@
 import { extents, mirrored, type Path, type Region } from '$lib/core/base/geometry';
 import { findLine, findStop, type Item } from '$lib/core/documents/item';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
-import type { Layer, StackState, StackStep } from '$lib/core/making/stack';
+import type { Layer, StackState, StackStep } from '$lib/core/craft/stack';
 import { geometryOf, type Stitches } from '$lib/core/stitching/stitches';
 
 /** A cloth as the hoop drawing shows it, mm in hoop coordinates as the maker sees them. */

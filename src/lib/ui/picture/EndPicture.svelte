@@ -2,7 +2,7 @@
   import type { LengthUnit } from '$lib/core/base/units';
   import type { Item } from '$lib/core/documents/item';
   import { appearance } from '$lib/core/making/appearance';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
   import Pictures from './Pictures.svelte';
 
   /** How an item ends, from the simulation of all its steps. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Item } from '$lib/core/documents/item';
   import { appearance, threadsOnCloth } from '$lib/core/making/appearance';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
 
   /** How the thread of a stop stands against the cloths under it, in words. */
   let { item, trace, stepId }: { item: Item; trace: StackStep[]; stepId: string | null } = $props();

@@ -6,7 +6,7 @@
 <script lang="ts">
   import type { Item } from '$lib/core/documents/item';
   import { prefersReducedMotion } from 'svelte/motion';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
   import AngleView from '$lib/ui/angle/AngleView.svelte';
   import { angleScene } from '$lib/ui/angle/scene';
   import { stackScene } from './scene';

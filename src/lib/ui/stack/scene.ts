@@ -9,7 +9,7 @@ import {
   sidesOf,
   type StackStep,
   visibleThreads
-} from '$lib/core/making/stack';
+} from '$lib/core/craft/stack';
 
 /** One layer in the side view, the nearest to the maker first. */
 export interface StackRow {

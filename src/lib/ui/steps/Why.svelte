@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Item } from '$lib/core/documents/item';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
   import { whyOf } from '$lib/core/making/why';
 
   /** Why a step is as it is; nothing where the step says it itself. */

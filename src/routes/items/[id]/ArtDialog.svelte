@@ -2,7 +2,7 @@
   import type { LengthUnit } from '$lib/core/base/units';
   import type { Art, Item } from '$lib/core/documents/item';
   import { appearance, placedIn, stopsInPlace } from '$lib/core/making/appearance';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
   import { addPicture } from '$lib/data';
   import { whyNot } from '$lib/core/base/problems';
   import { PICTURE_SIZES, smallPicture } from '$lib/files';

@@ -3,7 +3,7 @@
   import type { Art, Item } from '$lib/core/documents/item';
   import { DESIGNS } from '$lib/core/making/appearance';
   import type { PlanStep } from '$lib/core/documents/plan';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
   import { Image } from '@lucide/svelte';
   import ArtDialog from './ArtDialog.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { addHandStep, addThread, findLine, findPiece, type Item } from '$lib/core/documents/item';
   import type { Plan } from '$lib/core/documents/plan';
-  import { insertWindows, leavingAt, type StackStep } from '$lib/core/making/stack';
+  import { insertWindows, leavingAt, type StackStep } from '$lib/core/craft/stack';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';

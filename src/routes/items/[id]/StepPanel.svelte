@@ -4,7 +4,7 @@
   import { type Item, ROLE_WORDS, setOneColour } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
   import { fitIn, HAND_TIME_KEYS, handTimeLabel, type Setup, type Shop } from '$lib/core/documents/shop';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
   import OnCloth from '$lib/ui/picture/OnCloth.svelte';
   import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { forVariant, type Item } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
-  import { cutSizes, simulate } from '$lib/core/making/stack';
+  import { cutSizes, simulate } from '$lib/core/craft/stack';
   import { whyOf } from '$lib/core/making/why';
   import type { KnownStitch } from '$lib/core/running/runs';
   import { angleScene } from '$lib/ui/angle/scene';

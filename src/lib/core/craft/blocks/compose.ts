@@ -70,8 +70,22 @@ export function offersAt(draft: () => Sequence, blocks: readonly Block[], at: nu
   });
 }
 
-/** The pattern, and how far the work has come before each block and after the last. */
-function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { standings: Standing[] } {
+interface Written extends Composed {
+  /** How far the work has come before each block and after the last. */
+  standings: Standing[];
+}
+
+/**
+ * Writes blocks down. One whose own steps the simulated hoop does not allow is left out, and the rest is written anew
+ * without it.
+ *
+ * @param impossible blocks of which that is known, by their place
+ */
+function written(
+  draft: () => Sequence,
+  blocks: readonly Block[],
+  impossible: ReadonlyMap<number, Refusal> = new Map()
+): Written {
   const usual = draft();
   const parts = new Map(usual.parts.map((part) => [part.key, part]));
   if (parts.size > 0) usual.done();
@@ -89,16 +103,21 @@ function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { 
     const step = seen.has(id) ? `${id}-${at}` : id;
     s.under(id, () => void s.hand(`${step}.left-out`, { do: 'left-out', what, why, repair }));
   };
+  let found: [at: number, why: string] | undefined;
   blocks.forEach((block, at) => {
-    const standing = standingOf(s.sofar, [frame.outlineId, frame.seamId]);
+    if (found) return;
+    const standing = standingOf(s, frame);
     standings.push(standing);
     const own = ready[at];
+    const cannot = impossible.get(at);
+    if (cannot) return leaveOut(block, at, cannot);
     if (seen.has(block.id))
       return leaveOut(block, at, { why: 'It stands here twice.', repair: 'Take one of the two out.' });
     if (own && 'why' in own) return leaveOut(block, at, own);
     const refusal = own ? own.refuses(standing) : hoopsFirst(block.id, usual) ? needsNoRing(standing) : null;
     if (refusal) return leaveOut(block, at, refusal);
     seen.add(block.id);
+    const problems = s.impossible.length;
     if (!own) return s.write(block.id, usual.movesBefore.get(block.id));
     s.under(block.id, () => {
       const site = new Site(s, block.id, block.name, frame);
@@ -110,8 +129,14 @@ function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { 
         else site.toTable();
       }
     });
+    const problem = asked(block) ? s.impossible[problems] : undefined;
+    if (problem) found = [at, problem.why];
   });
-  standings.push(standingOf(s.sofar, [frame.outlineId, frame.seamId]));
+  if (found) {
+    const [at, why] = found;
+    return written(draft, blocks, new Map([...impossible, [at, { why, repair: ELSEWHERE }]]));
+  }
+  standings.push(standingOf(s, frame));
   const pattern = s.composed();
   if (pattern.entries.every(({ kind }) => kind === 'hand') && troubles.length === 0)
     troubles.push({
@@ -121,6 +146,11 @@ function written(draft: () => Sequence, blocks: readonly Block[]): Composed & { 
     });
   return { pattern, troubles, standings };
 }
+
+const ELSEWHERE = 'Move it to where that can be done, or take it out.';
+
+/** Whether a maker chose it: what a sheet says stays as it is said, and the finding beside it says what is wrong. */
+const asked = ({ kind }: Block): boolean => BLOCKS.some((block) => block.kind === kind);
 
 /** Whether a part of the construction begins with something in the ring that it hoops itself. */
 function hoopsFirst(key: string, { sofar }: Sequence): boolean {

@@ -23,7 +23,7 @@ export class Site {
   }
 
   get standing(): Standing {
-    return standingOf(this.s.sofar, [this.frame.outlineId, this.frame.seamId]);
+    return standingOf(this.s, this.frame);
   }
 
   /** The id of something of this block. */

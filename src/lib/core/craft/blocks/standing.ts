@@ -1,5 +1,16 @@
-import { isStabiliserKind, type Operation, type Piece } from '$lib/core/documents/item';
-import type { ExpectedStop, Pattern } from '$lib/core/craft/sequence';
+import {
+  difference,
+  offsetPath,
+  type Path,
+  pathLength,
+  type Region,
+  regionArea,
+  regionOf
+} from '$lib/core/base/geometry';
+import type { Pattern, Sequence } from '$lib/core/craft/sequence';
+import { EMPTY_STACK, type Layer, type Seam, shareOn, type StackState } from '$lib/core/craft/stack';
+import { isStabiliserKind, type MaterialKind, type Piece, type Role } from '$lib/core/documents/item';
+import type { Frame } from './frame';
 
 /** Tape or pins on a piece. */
 export interface Hold {
@@ -9,7 +20,7 @@ export interface Hold {
   stitched: boolean;
 }
 
-/** How far the work has come: what a block has to know of those before it. */
+/** What a block asks the simulated hoop: how far the work has come by then. */
 export interface Standing {
   /** The hooping whose material is in the ring; null before the first and after the last. */
   hooping: string | null;
@@ -47,192 +58,157 @@ export interface Standing {
   readyMade: Piece | null;
   /** The ring was opened for the last time. */
   out: boolean;
-  /** It was cut from its hooping. */
-  cut: boolean;
   /** Pieces and lines that blocks before it made. */
   made: ReadonlySet<string>;
+  /** The layers themselves, from the bottom up, and the seams. */
+  hoop: StackState;
 }
 
-/**
- * How far a pattern has come, from the steps written so far.
- *
- * @param outlineIds lines that go round the whole item
- */
-export function standingOf(pattern: Readonly<Pattern>, outlineIds: readonly string[]): Standing {
-  const now: Standing = {
-    hooping: null,
-    ring: [],
-    onMachine: false,
-    turned: false,
-    top: null,
-    layered: false,
-    untrimmed: [],
-    tacked: [],
-    toppings: [],
-    holds: [],
-    loose: [],
-    basted: false,
-    covered: null,
-    under: null,
-    closing: null,
-    edged: false,
-    zip: null,
-    readyMade: pattern.pieces.find((piece) => piece.readyMade) ?? null,
-    out: false,
-    cut: false,
-    made: new Set([...pattern.pieces, ...pattern.lines].map(({ id }) => id))
+/** Cloth may reach past the seam by so much without being cut back, mm. */
+const PAST_MM = 1;
+/** A sliver smaller than this is not cut back, mm². */
+const SLIVER_MM2 = 20;
+/** A seam that only crosses a folded or bound piece holds nothing of it; one along it for so long does, mm. */
+const ALONG_MM = 30;
+
+/** A hoop is asked many times between one step and the next. */
+const known = new WeakMap<StackState, { standing: Standing; frame: Frame; things: number }>();
+
+/** How far a pattern has come, as the simulated hoop has it. */
+export function standingOf(s: Sequence, frame: Frame): Standing {
+  const { simulated, sofar } = s;
+  const things = sofar.pieces.length + sofar.lines.length;
+  const before = known.get(simulated);
+  if (before?.frame === frame && before.things === things && simulated !== EMPTY_STACK)
+    return before.standing;
+  const standing = asked(sofar, simulated, frame);
+  known.set(simulated, { standing, frame, things });
+  return standing;
+}
+
+function asked(sofar: Readonly<Pattern>, hoop: StackState, frame: Frame): Standing {
+  const { layers, seams } = hoop;
+  const { where, turned } = hoop.hoop;
+  const pieceOf = (layer: Layer | undefined): Piece | null =>
+    sofar.pieces.find(({ id }) => id === layer?.pieceId) ?? null;
+  const piecesOf = (some: Layer[]): Piece[] => some.flatMap((layer) => pieceOf(layer) ?? []);
+  const inRing = where !== 'empty' && where !== 'unhooped';
+  const outlines = [frame.outlineId, frame.seamId];
+  const covers = layers.filter((layer) => isOf(layer, 'above', 'backing', pieceOf) && !lies(layer, 'up'));
+  const front = layers.filter(
+    (layer) => layer.where !== 'below' && (layer.face === 'up' || layer.where === 'hooped')
+  );
+  const closing = seams.findLast(({ role }) => role === 'closing-seam');
+  const covered = pieceOf(covers.at(-1));
+  return {
+    hooping: inRing ? lastHooping(sofar) : null,
+    ring: inRing ? piecesOf(layers.filter((layer) => layer.where === 'hooped')) : [],
+    onMachine: where === 'on' || where === 'forward',
+    turned,
+    top: covered ? null : pieceOf(front.findLast(isCloth)),
+    layered: layers.some((layer) => {
+      const piece = pieceOf(layer);
+      return (
+        layer.where !== 'below' &&
+        (piece?.use === 'batting' || piece?.use === 'flipped' || layer.material.kind === 'batting')
+      );
+    }),
+    untrimmed: piecesOf(layers.filter((layer) => reachesPast(layer, pieceOf(layer), frame))),
+    tacked: seams
+      .filter(({ role, lineIds }) => role === 'tack-down' && lineIds.some((id) => outlines.includes(id)))
+      .flatMap((seam) => seam.layers),
+    toppings: piecesOf(layers.filter(isTopping)),
+    holds: layers.flatMap((layer) => {
+      const piece = pieceOf(layer);
+      if (!piece || (layer.strips === 0 && layer.pins === null)) return [];
+      const stitched = seams.some((seam) => holdsDown(seam, layer, piece, outlines));
+      return [{ piece, strips: layer.strips, pins: layer.pins !== null, stitched }];
+    }),
+    loose: piecesOf(
+      layers.filter(
+        (layer) => layer.where === 'below' && !seams.some((seam) => seam.layers.includes(layer.pieceId))
+      )
+    ),
+    basted: seams.some(({ role }) => role === 'basting'),
+    covered,
+    under: pieceOf(layers.find((layer) => isOf(layer, 'below', 'backing', pieceOf))),
+    closing: closing && covered ? { lineId: closing.lineIds[0] ?? '', opening: closing.opening } : null,
+    edged: seams.some(
+      ({ role, lineIds }) =>
+        (role === 'closing-seam' && covers.length === 0) ||
+        (role === 'satin-edge' && lineIds.some((id) => outlines.includes(id)))
+    ),
+    zip: pieceOf(layers.find((layer) => pieceOf(layer)?.use === 'zip-tape')),
+    readyMade: sofar.pieces.find((piece) => piece.readyMade) ?? null,
+    out: where === 'unhooped',
+    made: new Set([...sofar.pieces, ...sofar.lines].map(({ id }) => id)),
+    hoop
   };
-  const pieceOf = new Map(pattern.pieces.map((piece) => [piece.id, piece]));
-  const stopOf = new Map(pattern.expected.map((stop) => [stop.key, stop]));
-  for (const entry of pattern.entries) {
-    if (entry.kind === 'hand') {
-      if (entry.op.do === 'hoop') now.hooping = entry.hoopingId ?? null;
-      afterHands(now, entry.op, pieceOf, outlineIds);
-      continue;
-    }
-    const stop = stopOf.get(entry.key);
-    if (stop) caughtBy(now, stop, outlineIds);
-    if (stop?.role === 'basting') now.basted = true;
-    if (stop?.role === 'tack-down' && stop.lineIds.some((id) => outlineIds.includes(id)))
-      now.tacked = now.untrimmed.map(({ id }) => id);
-    if (stop?.role === 'closing-seam') {
-      const line = pattern.lines.find(({ id }) => id === stop.lineIds[0]);
-      const opening = Math.max(0, ...(line?.gaps ?? []).map(({ from, to }) => to - from));
-      if (now.covered) now.closing = { lineId: line?.id ?? '', opening };
-      else now.edged = true;
-    }
-    if (stop?.role === 'satin-edge' && stop.lineIds.some((id) => outlineIds.includes(id))) now.edged = true;
-  }
-  return now;
 }
 
-function afterHands(
-  now: Standing,
-  op: Operation,
-  pieceOf: ReadonlyMap<string, Piece>,
-  outlineIds: readonly string[]
-): void {
-  switch (op.do) {
-    case 'hoop':
-      now.ring = op.pieceIds.flatMap((id) => pieceOf.get(id) ?? []);
-      now.top = now.ring.findLast(isCloth) ?? null;
-      now.layered = now.ring.some(({ material }) => material.kind === 'batting');
-      now.out = false;
-      return;
-    case 'hoop-on':
-      now.onMachine = true;
-      return;
-    case 'hoop-off':
-      now.onMachine = false;
-      return;
-    case 'turn-over':
-      now.turned = !now.turned;
-      return;
-    case 'unhoop':
-      Object.assign(now, { onMachine: false, turned: false, out: true, hooping: null, ring: [] });
-      return;
-    case 'flip': {
-      const flipped = pieceOf.get(op.pieceId);
-      if (!flipped) return;
-      now.layered = true;
-      now.top = flipped;
-      now.untrimmed = [...now.untrimmed, flipped];
-      return;
-    }
-    case 'lay':
-      afterLaying(now, op, pieceOf.get(op.pieceId), outlineIds);
-      return;
-    case 'float':
-      now.top = pieceOf.get(op.pieceId) ?? now.top;
-      return;
-    case 'tape':
-      held(now, pieceOf.get(op.pieceId), { strips: op.strips });
-      return;
-    case 'untape': {
-      // What stitches hold is freed first.
-      let left = op.strips;
-      for (const hold of [...now.holds].sort((a, b) => Number(b.stitched) - Number(a.stitched))) {
-        const off = Math.min(left, hold.strips);
-        hold.strips -= off;
-        left -= off;
-      }
-      now.holds = now.holds.filter(({ strips, pins }) => strips > 0 || pins);
-      return;
-    }
-    case 'pin':
-      held(now, pieceOf.get(op.pieceId), { pins: true });
-      return;
-    case 'unpin':
-      for (const hold of now.holds) hold.pins = false;
-      now.holds = now.holds.filter(({ strips }) => strips > 0);
-      return;
-    case 'trim':
-      now.untrimmed = now.untrimmed.filter(({ id }) => !op.pieceIds.includes(id));
-      return;
-    case 'topping-on':
-      now.toppings = [...now.toppings, ...[pieceOf.get(op.pieceId)].filter((each) => each !== undefined)];
-      return;
-    case 'topping-off':
-      now.toppings = now.toppings.filter(({ id }) => id !== op.pieceId);
-      return;
-    case 'cut-out':
-      now.cut = true;
-      return;
-  }
+function lastHooping({ entries }: Readonly<Pattern>): string | null {
+  const hooped = entries.findLast((entry) => entry.kind === 'hand' && entry.op.do === 'hoop');
+  return hooped?.hoopingId ?? null;
 }
 
-function afterLaying(
-  now: Standing,
-  op: Extract<Operation, { do: 'lay' }>,
-  piece: Piece | undefined,
-  outlineIds: readonly string[]
-): void {
-  if (!piece) return;
-  if (op.hold.by === 'tape') held(now, piece, { strips: op.hold.strips });
-  if (op.hold.by === 'pins') held(now, piece, { pins: true });
-  if (piece.use === 'zip-tape') now.zip = piece;
-  if (piece.use === 'batting' && now.covered === null) now.layered = true;
-  const overAll = piece.covers !== null && outlineIds.includes(piece.covers);
-  if (op.side === 'below') {
-    if (piece.use === 'backing') now.under = piece;
-    now.loose = [...now.loose, piece];
-    return;
-  }
-  if (op.face === 'down') {
-    if (piece.use === 'backing') Object.assign(now, { covered: piece, top: null });
-    return;
-  }
-  if (
-    (overAll && !op.edge) ||
-    piece.use === 'flipped' ||
-    (piece.folded && piece.use === 'applique' && piece.bound !== true)
-  )
-    now.untrimmed = [...now.untrimmed, piece];
-  if (isCloth(piece) && (overAll || now.top === null)) now.top = piece;
+const lies = (layer: Layer, face: Layer['face']): boolean => layer.face === face;
+
+function isOf(
+  layer: Layer,
+  where: Layer['where'],
+  use: Piece['use'],
+  pieceOf: (layer: Layer) => Piece | null
+): boolean {
+  return layer.where === where && pieceOf(layer)?.use === use;
 }
 
-function held(now: Standing, piece: Piece | undefined, by: Partial<Pick<Hold, 'strips' | 'pins'>>): void {
-  if (piece) now.holds.push({ piece, strips: 0, pins: false, stitched: false, ...by });
-}
-
-/** A tack-down catches what lies on its line, a join what is flipped there; a seam round the item catches all. */
-function caughtBy(now: Standing, { role, lineIds }: ExpectedStop, outlineIds: readonly string[]): void {
-  const round =
-    lineIds.some((id) => outlineIds.includes(id)) || role === 'closing-seam' || role === 'basting';
-  const catches = ({ use, covers, bound, folded }: Piece): boolean =>
-    (round && role !== 'placement') ||
-    (role === 'tack-down' &&
-      (use === 'zip-tape' || lineIds.some((id) => id === covers || id === `${covers ?? ''}-in`))) ||
-    (role === 'join-seam' && use === 'flipped') ||
-    // Through pages and the like; what a seam round the item is to catch waits for that.
-    (role === 'topstitch' && use !== 'flipped' && bound !== true && !folded);
-  for (const hold of now.holds) hold.stitched ||= catches(hold.piece);
-  now.loose = now.loose.filter((piece) => !catches(piece));
-}
+/** Kinds that lie in a sandwich and are no cloth of it. */
+const NO_CLOTH: readonly MaterialKind[] = ['batting', 'fusible', 'zip', 'metal-zip'];
 
 /** Cloth that is meant to be seen or stitched on, no stabiliser, batting or film. */
-function isCloth({ material }: Piece): boolean {
-  return (
-    !isStabiliserKind(material.kind) && !['batting', 'fusible', 'zip', 'metal-zip'].includes(material.kind)
-  );
+function isCloth({ material }: Layer): boolean {
+  return !isStabiliserKind(material.kind) && !NO_CLOTH.includes(material.kind);
+}
+
+function isTopping({ material, where }: Layer): boolean {
+  return where === 'above' && material.kind === 'wash-away-film';
+}
+
+/** Whether cloth on the front lies beyond the seam, where an edge would stitch over it or leave it standing out. */
+function reachesPast(layer: Layer, piece: Piece | null, { seam }: Frame): boolean {
+  if (!piece || layer.where !== 'above' || isTopping(layer)) return false;
+  if (piece.readyMade || piece.bound === true || piece.use === 'backing' || piece.use === 'zip-tape')
+    return false;
+  return liesPast(seam, layer.outline);
+}
+
+/** Regions are kept by the simulation as long as nothing cuts them, so each is compared with a seam once. */
+const past = new WeakMap<Path, { within: Region; of: WeakMap<Region, boolean> }>();
+
+function liesPast(seam: Path, outline: Region): boolean {
+  let known = past.get(seam);
+  if (!known) {
+    known = { within: regionOf(offsetPath(seam, PAST_MM) ?? seam), of: new WeakMap() };
+    past.set(seam, known);
+  }
+  let lies = known.of.get(outline);
+  if (lies === undefined) {
+    lies = regionArea(difference(outline, known.within)) > SLIVER_MM2;
+    known.of.set(outline, lies);
+  }
+  return lies;
+}
+
+/** Roles of stops that only show where something goes. */
+const SHOWS: readonly Role[] = ['placement', 'centre-mark', 'closure-mark'];
+
+/** Whether a seam holds a piece, so that its tape or pins may come off: what an edge is to catch waits for that. */
+function holdsDown(seam: Seam, layer: Layer, piece: Piece, outlines: readonly string[]): boolean {
+  if (!seam.layers.includes(layer.pieceId) || SHOWS.includes(seam.role)) return false;
+  const round =
+    seam.role === 'closing-seam' ||
+    seam.role === 'basting' ||
+    seam.lineIds.some((id) => outlines.includes(id));
+  if (round || !(piece.bound === true || piece.folded)) return true;
+  return seam.paths.some((path) => shareOn(layer, path) * pathLength(path) >= ALONG_MM);
 }

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { traitsOf } from '$lib/core/craft/operations';
+import type { StackState } from '$lib/core/craft/stack';
 import type { Outline, Path } from '$lib/core/base/geometry';
 import {
   type Line,
@@ -12,6 +13,7 @@ import {
 } from '$lib/core/documents/item';
 import { type DetailColour, expectStop, type Pattern, type PatternEntry, type Truth } from './pattern';
 import { estimateAlong } from './estimate';
+import { HoopSoFar, type Impossible } from './hoopSoFar';
 import type { StopPart } from './stopPart';
 
 /** Steps before any hooping belong to the first. */
@@ -35,6 +37,7 @@ export interface Part {
  */
 export class Sequence {
   readonly #pattern: Pattern;
+  readonly #hoopSoFar: HoopSoFar;
   #hooping = '';
   #lastMove: string | null = null;
   #lastStop: string | null = null;
@@ -79,6 +82,7 @@ export class Sequence {
       threads: {},
       truths: []
     };
+    this.#hoopSoFar = new HoopSoFar(this.#pattern);
   }
 
   /**
@@ -123,6 +127,16 @@ export class Sequence {
   /** What has been written down so far. */
   get sofar(): Readonly<Pattern> {
     return this.#pattern;
+  }
+
+  /** The simulated hoop after what has been written so far. */
+  get simulated(): StackState {
+    return this.#hoopSoFar.state;
+  }
+
+  /** Steps written so far that cannot be done where they stand. */
+  get impossible(): readonly Impossible[] {
+    return this.#hoopSoFar.impossible;
   }
 
   /** How the item ends up, where a block decides it. */

@@ -22,7 +22,7 @@ import {
   type Shown,
   type StackState,
   visibleThreads
-} from '$lib/core/making/stack';
+} from '$lib/core/craft/stack';
 import { artOn, type PlacedArt } from './art';
 import { type Fitting, fittingsOn, markStitches, withFittings } from './hardware';
 

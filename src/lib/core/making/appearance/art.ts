@@ -1,6 +1,6 @@
 import { type Extents, extentsOfAll } from '$lib/core/base/geometry';
 import type { Art, Item, Role } from '$lib/core/documents/item';
-import { type StackState, visibleThreads } from '$lib/core/making/stack';
+import { type StackState, visibleThreads } from '$lib/core/craft/stack';
 
 /** A design’s own picture as it lies on a face. */
 export interface PlacedArt extends Omit<Art, 'stopIds'> {

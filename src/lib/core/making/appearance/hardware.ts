@@ -1,6 +1,6 @@
 import { type Extents, extents, type Path, type Point, segment } from '$lib/core/base/geometry';
 import type { OperationOf } from '$lib/core/documents/item';
-import type { StackState } from '$lib/core/making/stack';
+import type { StackState } from '$lib/core/craft/stack';
 
 type Kind = OperationOf<'hardware'>['kind'];
 

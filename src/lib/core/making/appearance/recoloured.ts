@@ -1,5 +1,5 @@
 import type { Item, Material } from '$lib/core/documents/item';
-import type { StackState } from '$lib/core/making/stack';
+import type { StackState } from '$lib/core/craft/stack';
 import { type Appearance, appearance, type Patch } from './appearance';
 
 /**

@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import type { Role } from '$lib/core/documents/item';
-import { shareOn } from '$lib/core/making/stack';
+import { shareOn } from '$lib/core/craft/stack';
 import { type Check, type Finding, isStabiliser, runsOf } from './finding';
 
 const NEEDS_CLOTH: readonly Role[] = [

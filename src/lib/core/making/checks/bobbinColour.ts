@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { addHandStep, findThread } from '$lib/core/documents/item';
-import { matchingBobbins } from '$lib/core/making/stack';
+import { matchingBobbins } from '$lib/core/craft/stack';
 import { type Check, type Finding, runsOf } from './finding';
 
 /** A bobbin that does not match where the back is seen: lace, cutwork, the edge of an item with a back of its own. */

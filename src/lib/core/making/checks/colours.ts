@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { drawsLine, editStop, findThread } from '$lib/core/documents/item';
-import { visibleThreads } from '$lib/core/making/stack';
+import { visibleThreads } from '$lib/core/craft/stack';
 import { type Check, type Finding, runsOf, type StopRun } from './finding';
 
 /** Stops that are seen on one path in two colours: the first shows through the last, unless satin hides it. */

@@ -1,7 +1,7 @@
 import { found } from '$lib/core/craft/findings';
 import { offsetPath, type Path, type Point } from '$lib/core/base/geometry';
 import { findLine, findPiece, type Item, type Line } from '$lib/core/documents/item';
-import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
+import { type Layer, liesAt, samplesOf } from '$lib/core/craft/stack';
 import { type Check, type CheckContext, type Finding, handed } from './finding';
 
 /** A laid piece covers its whole line with at least this much to spare, mm. */

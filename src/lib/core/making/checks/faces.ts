@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { editStep, isTwoSided, type Piece } from '$lib/core/documents/item';
-import { outside, type Shown } from '$lib/core/making/stack';
+import { outside, type Shown } from '$lib/core/craft/stack';
 import { type Check, type CheckContext, type Finding, layStepOf, layStepsOf } from './finding';
 
 /** Pieces that end with the wrong side out, or hidden although they should be seen. */

@@ -15,7 +15,7 @@ import {
 } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
 import type { Hoop, Setup } from '$lib/core/documents/shop';
-import { EMPTY_STACK, type Layer, samplesOf, type StackState, type StackStep } from '$lib/core/making/stack';
+import { EMPTY_STACK, type Layer, samplesOf, type StackState, type StackStep } from '$lib/core/craft/stack';
 
 /** What a check reads: the item, its plan on this machine, and the hoop after every step. Never the construction’s name. */
 export interface CheckContext {

@@ -1,5 +1,5 @@
 import { found } from '$lib/core/craft/findings';
-import { clothAlong, samplesOf } from '$lib/core/making/stack';
+import { clothAlong, samplesOf } from '$lib/core/craft/stack';
 import { type Check, type Finding, runsOf } from './finding';
 
 /** Share of a path that may lie over nothing, as where two cuts meet. */

@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { addHandStep, editStep, findPiece, type HandStep, type Item } from '$lib/core/documents/item';
-import type { Layer } from '$lib/core/making/stack';
+import type { Layer } from '$lib/core/craft/stack';
 import { type Check, type CheckContext, type Finding, handed, type Handed } from './finding';
 
 type Ironing = Handed<'press' | 'fuse' | 'heat-adhesive' | 'lay'>;

@@ -1,7 +1,7 @@
 import { type Point, regionExtents } from '$lib/core/base/geometry';
 import { found } from '$lib/core/craft/findings';
 import type { Role } from '$lib/core/documents/item';
-import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
+import { type Layer, liesAt, samplesOf } from '$lib/core/craft/stack';
 import { type Check, type Finding, runsOf } from './finding';
 
 /** What is stitched to be seen on a thing; lace and edges may hang over it on purpose. */

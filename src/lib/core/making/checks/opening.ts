@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { findLine } from '$lib/core/documents/item';
-import { gapsOf, LEAST_OPENING_MM, rightSides } from '$lib/core/making/stack';
+import { gapsOf, LEAST_OPENING_MM, rightSides } from '$lib/core/craft/stack';
 import { type Check, type CheckContext, type Finding, handed, runsOf } from './finding';
 
 /** Closing seams that leave no opening, or one too small to turn the work through. */

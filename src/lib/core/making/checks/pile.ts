@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { PILE, type Role } from '$lib/core/documents/item';
-import { shareOn } from '$lib/core/making/stack';
+import { shareOn } from '$lib/core/craft/stack';
 import { type Check, type Finding, runsOf, WASHES_OUT } from './finding';
 
 const SINKS: readonly Role[] = ['decoration', 'lettering', 'satin-edge'];

@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { editStep, type Item } from '$lib/core/documents/item';
-import { samplesOf } from '$lib/core/making/stack';
+import { samplesOf } from '$lib/core/craft/stack';
 import { type Check, distanceTo, type Finding, runsOf } from './finding';
 
 /** Nothing hard may lie closer to a path than this, mm. */

@@ -1,7 +1,7 @@
 import { found } from '$lib/core/craft/findings';
 import { contains, extents, type Path, type Point, type Region, regionOf } from '$lib/core/base/geometry';
 import { findLine, findPiece, type MaterialKind, type Role, variantOf } from '$lib/core/documents/item';
-import { type Layer, liesAt, samplesOf } from '$lib/core/making/stack';
+import { type Layer, liesAt, samplesOf } from '$lib/core/craft/stack';
 import {
   besides,
   type Check,

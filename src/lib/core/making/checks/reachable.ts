@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { findLine } from '$lib/core/documents/item';
-import { type Layer, MOST_HIDDEN, shareOn } from '$lib/core/making/stack';
+import { type Layer, MOST_HIDDEN, shareOn } from '$lib/core/craft/stack';
 import { type Check, type Finding, handed, isStabiliser } from './finding';
 
 /** Pieces that are trimmed when other layers lie over and under the line, and pieces trimmed before any stitch holds them. */

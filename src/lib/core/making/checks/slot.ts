@@ -1,5 +1,5 @@
 import { found } from '$lib/core/craft/findings';
-import { liesAt } from '$lib/core/making/stack';
+import { liesAt } from '$lib/core/craft/stack';
 import { besides, type Check, EDGES, type Finding, isStabiliser, runsOf } from './finding';
 
 const MOST_BARE = 0.15;

@@ -1,7 +1,7 @@
 import { found } from '$lib/core/craft/findings';
 import type { Extents } from '$lib/core/base/geometry';
 import { type MaterialKind, type Role, stitchesOf } from '$lib/core/documents/item';
-import { type Layer, liesAt, shareOn } from '$lib/core/making/stack';
+import { type Layer, liesAt, shareOn } from '$lib/core/craft/stack';
 import {
   besides,
   boxOf,

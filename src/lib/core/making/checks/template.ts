@@ -1,7 +1,7 @@
 import { found } from '$lib/core/craft/findings';
 import { mirrored, type Path } from '$lib/core/base/geometry';
 import { findLine, type Item } from '$lib/core/documents/item';
-import { samplesOf } from '$lib/core/making/stack';
+import { samplesOf } from '$lib/core/craft/stack';
 import { type Check, distanceTo, type Finding, layStepOf } from './finding';
 
 /** Pre-cut shapes that were cut the wrong way round: with the cloth wrong side up a shape must be mirrored. */

@@ -1,5 +1,5 @@
 import { found } from '$lib/core/craft/findings';
-import { shareOn } from '$lib/core/making/stack';
+import { shareOn } from '$lib/core/craft/stack';
 import { type Check, type Finding, isStabiliser, runsOf } from './finding';
 
 /** Bars that are stitched on cloth nobody has cut yet. */

@@ -1,7 +1,7 @@
 import { found } from '$lib/core/craft/findings';
 import { extents, type Point } from '$lib/core/base/geometry';
 import { findPiece, type Item } from '$lib/core/documents/item';
-import { type Layer, liesAt } from '$lib/core/making/stack';
+import { type Layer, liesAt } from '$lib/core/craft/stack';
 import { type Check, type CheckContext, type Finding, handed, layStepOf } from './finding';
 
 /** Zips that break needles, that are closed when the work is covered, or that lead into stabiliser. */

@@ -2,7 +2,7 @@ import { asBlocks } from './asBlocks';
 import { type Face, isStabiliserKind, isTwoSided, type Item } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
 import { type Finding, review } from '$lib/core/making/checks';
-import { type Outside, outside } from '$lib/core/making/stack';
+import { type Outside, outside } from '$lib/core/craft/stack';
 import { type Draft, draftOf, type Papers } from './draft';
 import { withCopies } from './copies';
 import type { DraftStep } from './draftStep';

@@ -13,8 +13,8 @@ import {
   type Setup,
   type Shop
 } from '$lib/core/documents/shop';
-import { cutList } from '$lib/core/making/sizes';
-import { cutSizes, sidesOf, simulate, type StackStep, visibleThreads } from '$lib/core/making/stack';
+import { cutList } from '$lib/core/craft/sizes';
+import { cutSizes, sidesOf, simulate, type StackStep, visibleThreads } from '$lib/core/craft/stack';
 import {
   guessFor,
   handsEstimate,

@@ -17,7 +17,7 @@ import {
 } from '$lib/core/documents/item';
 import { HOOP_AT_START, type HoopState, type PlanStep } from '$lib/core/documents/plan';
 import type { HandTimeKey, Hoop, Machine, Shop } from '$lib/core/documents/shop';
-import { leavingAt } from '$lib/core/making/stack';
+import { leavingAt } from '$lib/core/craft/stack';
 import {
   type CountGuess,
   fromDefaults,

@@ -1,5 +1,5 @@
 import type { Item } from '$lib/core/documents/item';
-import type { StackStep } from '$lib/core/making/stack';
+import type { StackStep } from '$lib/core/craft/stack';
 import { whyOf } from './why';
 
 /**

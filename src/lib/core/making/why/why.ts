@@ -10,7 +10,7 @@ import {
   type Role,
   type Step
 } from '$lib/core/documents/item';
-import { type Outside, outside, type StackStep, visibleThreads } from '$lib/core/making/stack';
+import { type Outside, outside, type StackStep, visibleThreads } from '$lib/core/craft/stack';
 
 type Side = 'front' | 'back' | 'lining';
 const SIDES: readonly Side[] = ['front', 'back', 'lining'];

@@ -4,7 +4,7 @@ import { type BatchInput, copiesOf, piecesDone, progressOf } from '$lib/core/ord
 import { outlineAt } from '$lib/core/ordering/copies';
 import { LineContext, stationsOf } from '$lib/core/ordering/hoopings';
 import { isZip } from '$lib/core/preparing/cutting';
-import { cutList } from '$lib/core/making/sizes';
+import { cutList } from '$lib/core/craft/sizes';
 import { compareRun, faultName, foldRun } from '$lib/core/running/runs';
 import type { Material } from '$lib/core/documents/item';
 

@@ -11,7 +11,7 @@ import {
   type Shop
 } from '$lib/core/documents/shop';
 import { planAndTrace, type PlanAndTrace } from '$lib/core/making/plan';
-import { matchingBobbins } from '$lib/core/making/stack';
+import { matchingBobbins } from '$lib/core/craft/stack';
 import { outlineOf, reachedArea } from '$lib/core/ordering/copies';
 import { type Area, type CopyLayout, type CopyOutline, layOutCopies } from '$lib/core/solvers/nesting';
 import type { JobTimes } from '$lib/core/solvers/schedule';

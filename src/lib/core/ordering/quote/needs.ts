@@ -3,7 +3,7 @@ import type { OrderLine } from '$lib/core/documents/order';
 import { defaultOffers, type Setup } from '$lib/core/documents/shop';
 import type { ClothEntry, StashEntry } from '$lib/core/documents/stash';
 import { planAndTrace } from '$lib/core/making/plan';
-import { cutList } from '$lib/core/making/sizes';
+import { cutList } from '$lib/core/craft/sizes';
 import type { BatchInput, BatchPlan, PlannedHooping } from '$lib/core/ordering/day';
 import { LineContext, stationsOf } from '$lib/core/ordering/hoopings';
 import { type Demand, isZip, type PlanCutsInput, shrinkageOf, type Want } from '$lib/core/preparing/cutting';

@@ -2,7 +2,7 @@ import { forVariant, type Item, type Material } from '$lib/core/documents/item';
 import type { CutPiece, Plan } from '$lib/core/documents/plan';
 import type { Hoop } from '$lib/core/documents/shop';
 import type { ClothEntry } from '$lib/core/documents/stash';
-import { cutList, type Shrinkage, type SizingRules } from '$lib/core/making/sizes';
+import { cutList, type Shrinkage, type SizingRules } from '$lib/core/craft/sizes';
 import { serves } from '$lib/core/preparing/stash';
 
 /** A piece that is wanted, so many times over all copies. */

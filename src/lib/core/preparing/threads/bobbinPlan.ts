@@ -2,7 +2,7 @@ import type { Item } from '$lib/core/documents/item';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { Setup } from '$lib/core/documents/shop';
 import type { PlanAndTrace } from '$lib/core/making/plan';
-import { matchingBobbins } from '$lib/core/making/stack';
+import { matchingBobbins } from '$lib/core/craft/stack';
 import { GUESS_FACTOR } from '$lib/core/making/time';
 import {
   type BobbinChange,

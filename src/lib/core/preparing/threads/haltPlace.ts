@@ -1,5 +1,5 @@
 import { findStop, type Item } from '$lib/core/documents/item';
-import { coversOver, liesAt, type StackState } from '$lib/core/making/stack';
+import { coversOver, liesAt, type StackState } from '$lib/core/craft/stack';
 import { geometryOf } from '$lib/core/stitching/stitches';
 
 /** Where to halt inside a stop. */

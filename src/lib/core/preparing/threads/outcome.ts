@@ -1,6 +1,6 @@
 import { regionArea } from '$lib/core/base/geometry';
 import type { Review } from '$lib/core/making/checks';
-import { visibleThreads } from '$lib/core/making/stack';
+import { visibleThreads } from '$lib/core/craft/stack';
 
 /** Findings about the bobbin, which is planned anew for every order. */
 const ABOUT_BOBBINS = /^bobbin(-colour)?\//;

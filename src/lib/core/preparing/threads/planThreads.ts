@@ -2,7 +2,7 @@ import { drawsLine, type Item } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
 import type { Machine, Setup, Shop } from '$lib/core/documents/shop';
 import { planAndTrace } from '$lib/core/making/plan';
-import { visibleThreads } from '$lib/core/making/stack';
+import { visibleThreads } from '$lib/core/craft/stack';
 import { bobbinUse } from '$lib/core/solvers/bobbins';
 import type { ItemBobbins } from './bobbinPlan';
 import { needleSheet, type NeedleSheet } from './needleSheet';

@@ -8,7 +8,7 @@ import {
   type StopStep
 } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
-import { matchingBobbins, type StackStep } from '$lib/core/making/stack';
+import { matchingBobbins, type StackStep } from '$lib/core/craft/stack';
 import type { OrderTask } from '$lib/core/solvers/stopOrder';
 import { footprintOf, footprintsTouch } from './footprint';
 

@@ -1,6 +1,6 @@
 import type { Item, Thread } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
-import type { StackStep } from '$lib/core/making/stack';
+import type { StackStep } from '$lib/core/craft/stack';
 import { itemTasks } from '$lib/core/preparing/threads';
 import { mayStitchNow } from '$lib/core/solvers/stopOrder';
 import type { RunState } from './runState';

@@ -1,7 +1,7 @@
 import { forVariant, type Item } from '$lib/core/documents/item';
 import type { RunHead } from '$lib/core/documents/run';
 import { withSpools } from '$lib/core/making/plan';
-import { cutSizes, simulate, type StackStep } from '$lib/core/making/stack';
+import { cutSizes, simulate, type StackStep } from '$lib/core/craft/stack';
 
 /** What a run is led by besides its plan: its item and the simulated hoop. */
 export interface RunTable {

@@ -3,7 +3,7 @@
   import { hoopWords } from '$lib/core/craft/operations';
   import type { Item } from '$lib/core/documents/item';
   import type { Plan, PlanStep } from '$lib/core/documents/plan';
-  import type { StackStep } from '$lib/core/making/stack';
+  import type { StackStep } from '$lib/core/craft/stack';
   import EndPicture from '$lib/ui/picture/EndPicture.svelte';
   import HoopView from '$lib/ui/hoop/HoopView.svelte';
   import { hoopScene } from '$lib/ui/hoop/scene';

@@ -3,7 +3,7 @@
   import type { Item, Material, Thread } from '$lib/core/documents/item';
   import type { StashEntry } from '$lib/core/documents/stash';
   import { type Appearance, recoloured, threadsOnCloth } from '$lib/core/making/appearance';
-  import type { StackState } from '$lib/core/making/stack';
+  import type { StackState } from '$lib/core/craft/stack';
   import {
     clothsLike,
     type Colourway,

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Piece } from '$lib/core/documents/item';
   import type { Shop } from '$lib/core/documents/shop';
-  import { MARGIN_MM } from '$lib/core/making/sizes';
+  import { MARGIN_MM } from '$lib/core/craft/sizes';
   import type { Demand } from '$lib/core/preparing/cutting';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import LengthField from '$lib/ui/fields/LengthField.svelte';

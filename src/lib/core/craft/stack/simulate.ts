@@ -1,5 +1,5 @@
 import { hoopAfter } from '$lib/core/craft/operations';
-import type { Item, Operation } from '$lib/core/documents/item';
+import type { Item, Operation, Step } from '$lib/core/documents/item';
 import type { CutSizes } from './layer';
 import { changeLayers } from './operations';
 import { EMPTY_STACK, type StackState, type StackStep } from './state';
@@ -18,31 +18,41 @@ import { stitchRun, stitchStop, type StopStitched } from './stitching';
 export function simulate(item: Item, cuts: CutSizes): StackStep[] {
   let state: StackState = EMPTY_STACK;
   return item.steps.map((step): StackStep => {
-    const stepId = step.id;
-    const needleRuns = step.kind === 'stop' || step.op.do === 'insert-run';
-    if (needleRuns) {
-      const stitched =
-        step.kind === 'stop'
-          ? stitchStop(state, step, item)
-          : step.op.do === 'insert-run'
-            ? stitchRun(state, step, step.op, item)
-            : NOTHING;
-      state = withSeam(state, stitched);
-      return { stepId, state, changed: stitched.seam?.layers ?? [], problem: stitched.problem };
-    }
-    const { layers, changed, problem, ...rest } = changeLayers(state, step.op, item, cuts);
-    state = {
-      ...state,
-      layers,
-      aside: rest.aside ?? state.aside,
-      bobbin: rest.bobbin === undefined ? state.bobbin : rest.bobbin,
-      needle: rest.needle ?? state.needle,
-      hoop: hoopAfter(state.hoop, step.op),
-      turns: state.turns + (rest.turned ? 1 : 0),
-      hardware: [...state.hardware, ...hardwareOf(step.op)]
-    };
-    return { stepId, state, changed, problem };
+    const done = simulateStep(state, step, item, cuts);
+    ({ state } = done);
+    return done;
   });
+}
+
+/** The hoop after one more step. */
+export function simulateStep(state: StackState, step: Step, item: Item, cuts: CutSizes): StackStep {
+  const stepId = step.id;
+  if (step.kind === 'stop' || step.op.do === 'insert-run') {
+    const stitched =
+      step.kind === 'stop'
+        ? stitchStop(state, step, item)
+        : step.op.do === 'insert-run'
+          ? stitchRun(state, step, step.op, item)
+          : NOTHING;
+    return {
+      stepId,
+      state: withSeam(state, stitched),
+      changed: stitched.seam?.layers ?? [],
+      problem: stitched.problem
+    };
+  }
+  const { layers, changed, problem, ...rest } = changeLayers(state, step.op, item, cuts);
+  const next: StackState = {
+    ...state,
+    layers,
+    aside: rest.aside ?? state.aside,
+    bobbin: rest.bobbin === undefined ? state.bobbin : rest.bobbin,
+    needle: rest.needle ?? state.needle,
+    hoop: hoopAfter(state.hoop, step.op),
+    turns: state.turns + (rest.turned ? 1 : 0),
+    hardware: [...state.hardware, ...hardwareOf(step.op)]
+  };
+  return { stepId, state: next, changed, problem };
 }
 
 function hardwareOf(op: Operation): StackState['hardware'] {

@@ -1,8 +1,8 @@
 export { matchingBobbins } from './backs';
-export { cutSizes } from './layer';
+export { type CutSizes, cutSizes } from './layer';
 export { type Outside, outside, type Shown } from './outside';
 export { MOST_HIDDEN } from './cutting';
-export { simulate } from './simulate';
+export { simulate, simulateStep } from './simulate';
 export { EMPTY_STACK, type Holding, type Layer, type Seam, type StackState, type StackStep } from './state';
 export { gapsOf, LEAST_OPENING_MM, rightSides } from './turning';
 export { clothAlong, liesAt, samplesOf, shareOn } from './under';

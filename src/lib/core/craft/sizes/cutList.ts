@@ -19,7 +19,7 @@ import { type Shrinkage, sizeOf, type SizingRules } from './sizing';
  */
 export function cutList(
   item: Item,
-  hoop: Hoop,
+  hoop: Pick<Hoop, 'ring'>,
   rules: SizingRules,
   copies: number,
   shrinkageOf?: (piece: Piece) => Shrinkage | undefined
@@ -80,7 +80,13 @@ function readyMade(
 }
 
 /** Mesh fused to a ready-made thing is as large as the design, not as the thing. */
-function meshOf(piece: Piece, item: Item, hoop: Hoop, rules: SizingRules, copies: number): CutPiece[] {
+function meshOf(
+  piece: Piece,
+  item: Item,
+  hoop: Pick<Hoop, 'ring'>,
+  rules: SizingRules,
+  copies: number
+): CutPiece[] {
   if (!piece.backed || !piece.readyMade) return [];
   return cutList({ ...item, pieces: [{ ...piece, readyMade: undefined }] }, hoop, rules, copies).filter(
     ({ backs }) => backs !== undefined
@@ -101,7 +107,7 @@ function backingOf({ backed = [] }: Piece, own: CutPiece): CutPiece[] {
 function coveredBy(
   piece: Piece,
   item: Item,
-  hoop: Hoop
+  hoop: Pick<Hoop, 'ring'>
 ): { name: string; size: { width: number; height: number } } | undefined {
   if (piece.covers === null) return { name: 'Ring, outer size', size: hoop.ring };
   const line = findLine(item, piece.covers);
