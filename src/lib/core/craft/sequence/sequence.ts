@@ -14,6 +14,7 @@ import {
 import { type DetailColour, expectStop, type Pattern, type PatternEntry, type Truth } from './pattern';
 import { estimateAlong } from './estimate';
 import { HoopSoFar, type Impossible } from './hoopSoFar';
+import { nameOf, namesOf, stepsOfTruth } from './stepNames';
 import type { StopPart } from './stopPart';
 
 /** Steps before any hooping belong to the first. */
@@ -21,9 +22,6 @@ const FIRST = 'hooping-1';
 
 /** Stitching that waits for what it lies on to be tacked down. */
 const ON_TOP: readonly Role[] = ['decoration', 'lettering', 'quilting', 'satin-edge', 'applique-edge'];
-const nameOf = (entry: PatternEntry): string => (entry.kind === 'hand' ? entry.id : entry.key);
-const stepsOfTruth = (truth: Truth): string[] =>
-  'steps' in truth ? truth.steps : 'step' in truth ? [truth.step] : [];
 
 /** A part of a construction: work that belongs together, as laying a back and stitching it on. */
 export interface Part {
@@ -344,7 +342,7 @@ export class Sequence {
   done(): Pattern {
     for (const key of this.#parts.keys()) if (!this.#movesBefore.has(key)) this.write(key);
     const { entries, truths } = this.#pattern;
-    const known = this.#names();
+    const known = namesOf(this.#pattern);
     for (const entry of entries)
       for (const need of entry.needs ?? [])
         if (!known.has(need)) throw new RangeError(`There is no step ${need}, which ${nameOf(entry)} names.`);
@@ -360,7 +358,7 @@ export class Sequence {
    * @throws RangeError when two steps have one name
    */
   composed(): Pattern {
-    const known = this.#names();
+    const known = namesOf(this.#pattern);
     const { hoopings } = this.#pattern;
     return {
       ...this.#pattern,
@@ -372,14 +370,6 @@ export class Sequence {
       })),
       truths: this.#pattern.truths.filter((truth) => stepsOfTruth(truth).every((step) => known.has(step)))
     };
-  }
-
-  #names(): Set<string> {
-    const names = this.#pattern.entries.map(nameOf);
-    const known = new Set(names);
-    if (known.size < names.length)
-      throw new RangeError(`Two steps are called ${names.find((name, at) => names.indexOf(name) < at)}.`);
-    return known;
   }
 
   #pathsOf(lineIds: string[]): Path[] {
