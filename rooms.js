@@ -39,7 +39,7 @@ export const wings = {
     sizes: [],
     stack: ['operations'],
     sequence: ['operations', 'sizes', 'stack'],
-    blocks: ['stack', 'sequence'],
+    blocks: ['operations', 'stack', 'sequence'],
     constructions: ['sequence', 'blocks']
   },
   reading: {

@@ -14,10 +14,11 @@ import { DEFAULT_HAND_TIMES, type Machine } from '$lib/core/documents/shop';
 import { expect } from 'chai';
 import { badgerShop, badgerTab } from './support/badger';
 import { LAYING_STEPS } from './support/layingSteps';
+import { SEW_UP_STEPS } from './support/sewUpSteps';
 import { OTHER_STEPS } from './support/otherSteps';
 
 /** Every hand step the craft knows. */
-const TABLE = [...LAYING_STEPS, ...OTHER_STEPS];
+const TABLE = [...LAYING_STEPS, ...OTHER_STEPS, ...SEW_UP_STEPS];
 
 describe('hand steps', () => {
   const tab = badgerTab();

@@ -96,9 +96,10 @@ describe('items that no recipe has', () => {
       )
     );
     expect(saidOf(itemOf(made))).to.deep.equal([]);
-    expect(endOf(itemOf(made)).front).to.deep.equal(
-      [1, 2, 3, 4, 5, 6].map((strip) => `STRIP ${strip} right`)
-    );
+    expect(endOf(itemOf(made)).front).to.deep.equal([
+      'RIBBON right',
+      ...[1, 2, 3, 4, 5, 6].map((strip) => `STRIP ${strip} right`)
+    ]);
   });
   it('an unlined pouch: zip, panels, back, turned through the zip', () => {
     const made = composed(blocksOf('hooping', 'zip', 'details', 'back-turned', 'finishing'), 'own', {

@@ -15,6 +15,7 @@
     Pencil,
     RefreshCw,
     Scissors,
+    Spline,
     Split,
     Spool,
     CircleDashed
@@ -39,6 +40,7 @@
     water: Droplet,
     wait: Hourglass,
     fasten: CircleDot,
+    sew: Spline,
     note: Pencil
   } satisfies Record<Mark, typeof Flag>;
 

@@ -1,3 +1,4 @@
+export { alongAt, begunAt, pointAt } from './along';
 export { flattenCubic } from './curve';
 export { jaggedness } from './path';
 export { inset, offsetPath } from './offset';

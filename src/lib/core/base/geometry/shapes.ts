@@ -12,7 +12,9 @@ export const SHAPES = [
   'heart',
   'bib',
   'pouch',
-  'scallop'
+  'scallop',
+  'triangle',
+  'hexagon'
 ] as const;
 export type Shape = (typeof SHAPES)[number];
 
@@ -27,7 +29,8 @@ const FLATNESS_MM = 0.02;
  *
  * @param outline `rectangle`; `rounded` (corner radius a fifth of the short side); `tab` (ends fully
  * rounded); `oval` (a circle where both sides are equal); `shield`, `heart`, `bib` (neck cut out at the top),
- * `pouch` (front of a pouch: round lower corners), `scallop` (bows all round); or a closed path, which is stretched to
+ * `pouch` (front of a pouch: round lower corners), `scallop` (bows all round),
+ * `triangle` (its point away from the maker), `hexagon` (points to the left and right); or a closed path, which is stretched to
  * the size
  * @param width mm
  * @param height mm
@@ -62,7 +65,9 @@ type Stroke = [end: Point, first?: Point, second?: Point];
 /** Share of a radius at which the control points of a quarter circle lie. */
 const ROUND = 0.5523;
 
-const DRAWN: Record<'shield' | 'heart' | 'bib' | 'pouch', Stroke[]> = {
+const DRAWN: Record<'shield' | 'heart' | 'bib' | 'pouch' | 'triangle' | 'hexagon', Stroke[]> = {
+  triangle: [[[0, -1]], [[1, 1]], [[-1, 1]]],
+  hexagon: [[[-0.5, -1]], [[0.5, -1]], [[1, 0]], [[0.5, 1]], [[-0.5, 1]], [[-1, 0]]],
   // Straight top, sides that draw together into a point below.
   shield: [
     [[-1, -1]],

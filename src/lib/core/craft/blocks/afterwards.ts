@@ -6,8 +6,16 @@ import { needsOut, needsRing } from './refusals';
 import type { Site } from './site';
 
 const finishingFields = {
-  seam: length('Seam left when it is cut out', 6, 3, 25, 'where the item is turned'),
+  seam: length('Seam left when it is cut out', 6, 3, 25, 'where it is turned or sewn up'),
   topstitched: choice('Topstitched all round', { no: 'No', yes: 'Yes, which closes the opening too' }, 'no'),
+  then: choice(
+    'Afterwards',
+    {
+      usual: 'It is finished',
+      'sewn-up': 'It is sewn to something else: cut with that seam, not turned and not closed yet'
+    },
+    'usual'
+  ),
   pressed: choice('Pressed', { usual: 'Where nothing would melt', yes: 'Yes', no: 'No' }, 'usual')
 } as const;
 
@@ -56,9 +64,13 @@ export const finishing: BlockMaker<typeof finishingFields> = {
         { needs: [out], note: 'Bulk first. Leave a lip at the opening.' }
       );
       const clipped = site.hand('clip', { do: 'clip', lineId: frame.outlineId }, { needs: [trimmed] });
+      if (p.then === 'sewn-up') {
+        site.s.seenLater(site.standing.hoop.layers.map(({ pieceId }) => pieceId));
+        return;
+      }
       turn(site, clipped, {
         lineId: closing.lineId,
-        opening: closing.opening,
+        opening: closing.stays ? null : closing.opening,
         zipId: zip?.id,
         topstitched: p.topstitched,
         pressed: presses(site, p.pressed)
@@ -81,10 +93,11 @@ export const finishing: BlockMaker<typeof finishingFields> = {
         site.hand('tear-away', { do: 'tear-away' }, { needs: [out] });
     } else {
       stabiliserOff(site, base?.material.kind, out);
-      if (edged && frame.edge === 'cut')
+      const sewn = p.then === 'sewn-up';
+      if (sewn || (edged && frame.edge === 'cut'))
         site.hand(
           'cut-out',
-          { do: 'cut-out', lineId: frame.outlineId, margin: frame.edgeMm },
+          { do: 'cut-out', lineId: frame.outlineId, margin: sewn ? p.seam : frame.edgeMm },
           { needs: [out] }
         );
     }
@@ -132,7 +145,8 @@ function turn(
     pressed
   }: {
     lineId: string;
-    opening: number;
+    /** mm; null where it stays open. */
+    opening: number | null;
     zipId: string | undefined;
     topstitched: 'yes' | 'no';
     pressed: boolean;
@@ -147,6 +161,7 @@ function turn(
   }
   const turned = site.hand('turn', { do: 'turn-through', lineId }, { needs: [after] });
   if (pressed) site.hand('press', { do: 'press' }, { needs: [turned] });
+  if (opening === null) return;
   const close = site.hand(
     'close',
     { do: 'close-opening', lineId, by: topstitched === 'yes' ? 'machine' : 'hand' },

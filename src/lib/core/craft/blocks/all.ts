@@ -5,13 +5,19 @@ import { type AnyBlock, sealedBlock } from './block';
 import { caught, pages, pocket } from './caught';
 import { batting, front, topping } from './cloth';
 import { edgeCut, edgeSatin, marks } from './edges';
+import { hoopAgain } from './hoopAgain';
 import { hooping } from './hooping';
 import { cutworkOpening, lacePart, slot } from './openings';
 import { ownStop } from './ownStop';
 import { panel, strips } from './panels';
+import { piece } from './piece';
 import { readyMade } from './readyMade';
 import { sheetSteps } from './sheetSteps';
 import { splitPosition } from './splitPosition';
+import { carried } from './carried';
+import { partsSet } from './partsSet';
+import { reverseApplique } from './reverse';
+import { rinseAll, sewUp } from './sewUp';
 import { details, name, quilting } from './stitching';
 import { zip } from './zip';
 
@@ -20,10 +26,14 @@ export const BLOCKS: readonly AnyBlock[] = [
   sealedBlock(hooping),
   sealedBlock(readyMade),
   sealedBlock(splitPosition),
+  sealedBlock(hoopAgain),
+  sealedBlock(partsSet),
   sealedBlock(batting),
   sealedBlock(front),
   sealedBlock(panel),
   sealedBlock(strips),
+  sealedBlock(piece),
+  sealedBlock(carried),
   sealedBlock(applique),
   sealedBlock(topping),
   sealedBlock(details),
@@ -33,6 +43,7 @@ export const BLOCKS: readonly AnyBlock[] = [
   sealedBlock(ownStop),
   sealedBlock(zip),
   sealedBlock(cutworkOpening),
+  sealedBlock(reverseApplique),
   sealedBlock(lacePart),
   sealedBlock(slot),
   sealedBlock(caught),
@@ -43,6 +54,8 @@ export const BLOCKS: readonly AnyBlock[] = [
   sealedBlock(edgeSatin),
   sealedBlock(edgeCut),
   sealedBlock(finishing),
+  sealedBlock(sewUp),
+  sealedBlock(rinseAll),
   sealedBlock(hardware),
   sealedBlock(handStep)
 ];

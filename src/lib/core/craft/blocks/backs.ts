@@ -1,4 +1,4 @@
-import { box } from '$lib/core/base/geometry';
+import { box, type Path } from '$lib/core/base/geometry';
 import {
   choice,
   heldAs,
@@ -7,12 +7,15 @@ import {
   material,
   MATERIALS,
   onlyWhere,
+  openSides,
+  type OpenSeam,
   stopPart,
   thread,
   seamOpening
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
+import { layPiece } from './layPiece';
 import { beforeClosing, notReadyMade } from './refusals';
 import type { Site } from './site';
 import { sideField } from './spots';
@@ -21,11 +24,32 @@ const turnedFields = {
   cloth: material('Back', CLOTHS, ['woven', 'Cream', '#efe3c4']),
   closes: choice(
     'It is turned through',
-    { opening: 'An opening in the seam', envelope: 'An envelope: two backs that overlap' },
+    {
+      opening: 'An opening in the seam',
+      mouth: 'A whole side that stays open: the mouth of a bag',
+      envelope: 'An envelope: two backs that overlap'
+    },
     'opening'
   ),
-  opening: onlyWhere(length('Opening to turn through', 80, 60, 300, 'at least 60 mm'), 'closes', 'opening'),
-  at: onlyWhere(sideField('The opening is at the', 'bottom'), 'closes', 'opening'),
+  opening: onlyWhere(
+    length('Opening to turn through', 80, 60, 300, 'at least 60 mm'),
+    'closes',
+    'opening',
+    'mouth'
+  ),
+  at: onlyWhere(sideField('It is open at the', 'bottom'), 'closes', 'opening', 'mouth'),
+  from: onlyWhere(length('From the middle of that side', 0, -400, 400), 'closes', 'opening'),
+  also: onlyWhere(
+    choice(
+      'Open at another side too',
+      { no: 'No', top: 'At the top', bottom: 'At the bottom', left: 'On the left', right: 'On the right' },
+      'no',
+      'an opening that is closed in the end'
+    ),
+    'closes',
+    'opening',
+    'mouth'
+  ),
   held: hold('Back held with', 'tape'),
   padded: choice('Batting over it', { no: 'No', yes: 'Yes' }, 'no'),
   thread: thread('Seam thread', 'Cream', '#efe3c4')
@@ -55,10 +79,7 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
     const { frame, s } = site;
     const { zip: fastener } = site.standing;
     const envelope = p.closes === 'envelope';
-    const closed =
-      envelope || fastener
-        ? { path: frame.seam, gaps: [] }
-        : seamOpening(frame.seam, p.opening, { side: p.at });
+    const closed = envelope || fastener ? { path: frame.seam, gaps: [] } : openings(frame.seam, p);
     const closing = site.line('closing', 'Closing seam', closed.path, closed.gaps);
     site.toTable();
     site.freeHolds();
@@ -111,6 +132,17 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
   }
 };
 
+type Closing = Parameters<(typeof backTurned)['make']>[1];
+
+/** The gaps of a closing seam: an opening or a mouth, and another opening where one is asked. */
+function openings(seam: Path, { closes, opening, at, from, also }: Closing): OpenSeam {
+  const first =
+    closes === 'mouth' ? openSides(seam, [at]) : seamOpening(seam, opening, { side: at, along: from });
+  if (also === 'no' || (also === at && closes === 'mouth')) return first;
+  const second = seamOpening(first.path, opening, { side: also, begun: true });
+  return { path: first.path, gaps: [...first.gaps, ...second.gaps] };
+}
+
 /** Two folded backs; the second overlaps the first by a third. */
 function envelopeBacks(
   site: Site,
@@ -119,27 +151,25 @@ function envelopeBacks(
 ): void {
   const { width, height } = site.frame;
   const [w, h] = [width / 2, height / 2];
-  for (const [part, label, area] of [
-    ['back-upper', 'Upper back', box(-w, -h, w, height / 6)],
-    ['back-lower', 'Lower back', box(-w, -height / 6, w, h)]
+  for (const [part, label, area, fold] of [
+    ['back-upper', 'Upper back', box(-w, -h, w, height / 6), 'bottom'],
+    ['back-lower', 'Lower back', box(-w, -height / 6, w, h), 'top']
   ] as const) {
     const line = site.line(`${part}-area`, label, area);
-    const piece = site.piece(part, label, cloth, 'backing', { covers: line, shows: 'back', folded: true });
-    site.s.must(
-      site.hand(
-        `lay-${part}`,
-        {
-          do: 'lay',
-          pieceId: piece,
-          side: 'above',
-          face: 'down',
-          covers: line,
-          over: 20,
-          hold: heldAs(held)
-        },
-        { note: 'Folded, its fold across the middle, raw edges over the seam.' }
-      )
-    );
+    layPiece(site, {
+      part,
+      step: `lay-${part}`,
+      label,
+      cloth,
+      use: 'backing',
+      area: line,
+      side: 'above',
+      face: 'down',
+      over: 20,
+      hold: heldAs(held),
+      note: 'Folded, its fold across the middle, raw edges over the seam.',
+      more: { shows: 'back', folded: true, foldAt: fold }
+    });
   }
 }
 

@@ -1,31 +1,57 @@
 import { box, type Path } from '$lib/core/base/geometry';
-import { choice, count, length, material, type Side, stopPart, thread } from '$lib/core/craft/sequence';
+import {
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  material,
+  onlyWhere,
+  type Side,
+  stopPart,
+  thread
+} from '$lib/core/craft/sequence';
 import type { BlockMaker, Refusal } from './block';
 import type { Frame } from './frame';
+import { layPiece } from './layPiece';
 import { beforeClosing, needsRing, noTopping, notReadyMade } from './refusals';
 import { sideField } from './spots';
 import type { Standing } from './standing';
 
-const PIECE = { ribbon: 'Ribbon', elastic: 'Elastic', loop: 'Loop', strap: 'Strap' } as const;
-const WHAT = { ribbon: 'A ribbon', elastic: 'Elastic', loop: 'A loop', strap: 'A strap' } as const;
+const PIECE = { ribbon: 'Ribbon', elastic: 'Elastic', loop: 'Loop', strap: 'Strap', tie: 'Tie' } as const;
+const WHAT = {
+  ribbon: 'A ribbon',
+  elastic: 'Elastic',
+  loop: 'A loop, folded in two',
+  strap: 'A strap',
+  tie: 'A tie, long and loose'
+} as const;
 const fields = {
   what: choice('What is caught', WHAT, 'loop'),
   side: sideField('In the seam at the', 'top'),
   along: length('From the middle of that side', 0, -400, 400),
   width: length('Its width', 12, 3, 100),
-  reach: length('How far it reaches from the seam', 40, 10, 600, 'folded in two where it is a loop'),
+  other: choice('Its other end', { free: 'Hangs free', opposite: 'Is caught at the opposite side' }, 'free'),
+  reach: onlyWhere(length('How far it reaches from the seam', 40, 10, 1500), 'other', 'free'),
   cloth: material('Made of', { woven: 'Ribbon or cotton', felt: 'Felt', vinyl: 'Vinyl', knit: 'Elastic' }, [
     'woven',
     'Burgundy ribbon',
     '#6d1f31'
   ])
 } as const;
+type Answers = AnswersOf<typeof fields>;
 
-/** A ribbon, elastic, loop or strap laid across a seam that catches its end. */
+/** How far an end reaches over the seam that catches it, mm. */
+const END_MM = 10;
+/** Room that a loose end keeps from the seam opposite, mm. */
+const CLEAR_MM = 20;
+/** Outside the seam no more than this lies loose beside the hoop, mm. */
+const BESIDE_MM = 100;
+
+/** A ribbon, elastic, loop, strap or tie laid across a seam that catches its end, or across the item with both. */
 export const caught: BlockMaker<typeof fields> = {
   kind: 'caught',
-  name: 'Ribbon, elastic, loop or strap',
-  summary: 'Taped across the seam or edge that comes later and catches its end.',
+  name: 'Ribbon, elastic, loop, strap or tie',
+  summary: 'Taped across the seam or edge that comes later and catches its end, or both its ends.',
   group: 'Caught in',
   fields,
   refuses: (standing) =>
@@ -33,55 +59,85 @@ export const caught: BlockMaker<typeof fields> = {
     noTopping(standing) ??
     notReadyMade(standing) ??
     (standing.top ? null : { why: 'There is nothing to tape it to.', repair: 'Move it after the front.' }),
-  make(site, { what, side, along, width, reach, cloth }) {
+  make(site, p) {
     const turned = site.frame.edge === 'turned';
-    const label = site.label(PIECE[what]);
+    const label = site.label(PIECE[p.what]);
+    const across = p.other === 'opposite';
+    const whole = lengthOf(site.frame, p);
+    const lies = across ? whole : Math.min(whole, roomFor(site.frame, p.side, turned));
     const end = site.line(
       'end',
       `Place of the ${label.toLowerCase()}`,
-      strip(site.frame, side, along, width, reach, turned)
+      across ? band(site.frame, p) : strip(site.frame, p, lies - END_MM, turned)
     );
-    const piece = site.piece('piece', label, cloth, 'applique', {
-      covers: end,
-      shape: 'pre-cut',
-      folded: what === 'loop' || what === 'strap',
-      bound: true
-    });
-    // Between front and back, whichever side the back comes on.
-    if (turned) site.toTable();
-    else site.toBack();
-    const laid = site.hand(
-      'lay',
-      {
-        do: 'lay',
-        pieceId: piece,
-        side: turned ? 'above' : 'below',
-        face: turned ? 'up' : 'down',
-        covers: end,
-        hold: { by: 'tape', strips: 2 }
-      },
-      {
-        note: turned
-          ? 'Its ends over the seam, all else towards the middle: it comes out when the item is turned.'
-          : 'Its ends inside the seam, all else outwards.'
+    const upright = p.side === 'top' || p.side === 'bottom';
+    layPiece(site, {
+      part: 'piece',
+      label,
+      cloth: p.cloth,
+      use: 'applique',
+      area: end,
+      // Between front and back, whichever side the back comes on.
+      side: turned || across ? 'above' : 'below',
+      // Right side to the right side it comes to lie beside once it swings out.
+      face: across ? 'up' : 'down',
+      hold: { by: 'tape', strips: 2 },
+      note: noteOf(p, turned, lies < whole),
+      more: {
+        shape: 'pre-cut',
+        folded: p.what === 'loop' || p.what === 'strap',
+        bound: true,
+        ...(p.what === 'loop' && !across && { foldAt: turned ? OPPOSITE[p.side] : p.side }),
+        ...(lies < whole && {
+          takenUp: { along: upright ? 'height' : 'width', times: whole / lies } as const
+        }),
+        ...(!across && { hangs: p.side })
       }
-    );
-    site.s.must(laid);
+    });
   }
 };
 
-/** Its end over the seam by 10 mm, the rest inwards where the item is turned, outwards where it is not. */
+const OPPOSITE = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
+
+/** Its whole length before it is folded, its ends over the seams, mm. */
+function lengthOf({ width, height }: Frame, { side, reach, other }: Answers): number {
+  const through = side === 'top' || side === 'bottom' ? height : width;
+  return other === 'opposite' ? through + 2 * END_MM : reach + END_MM;
+}
+
+/** How much of it lies stretched out; the rest is rolled up and kept clear of the needle. */
+function roomFor({ width, height }: Frame, side: Side, turned: boolean): number {
+  if (!turned) return BESIDE_MM + END_MM;
+  return Math.max(30, (side === 'top' || side === 'bottom' ? height : width) - CLEAR_MM + END_MM);
+}
+
+function noteOf({ other, side }: Answers, turned: boolean, rolled: boolean): string {
+  const where =
+    other === 'opposite'
+      ? `From the ${side} to the ${OPPOSITE[side]}, both ends over the seam.`
+      : turned
+        ? 'Its ends over the seam, all else towards the middle: it comes out when the item is turned.'
+        : 'Its ends inside the seam, all else outwards.';
+  return rolled ? `${where} Roll the loose end up and tape it where no seam comes.` : where;
+}
+
+/** From seam to seam across the item, both ends over. */
+function band({ width: w, height: h }: Frame, { side, along, width }: Answers): Path {
+  const half = width / 2;
+  return side === 'top' || side === 'bottom'
+    ? box(along - half, -h / 2 - END_MM, along + half, h / 2 + END_MM)
+    : box(-w / 2 - END_MM, along - half, w / 2 + END_MM, along + half);
+}
+
+/** Its end over the seam, the rest inwards where the item is turned, outwards where it is not. */
 function strip(
   { width: w, height: h }: Frame,
-  side: Side,
-  along: number,
-  width: number,
+  { side, along, width }: Answers,
   reach: number,
   inward: boolean
 ): Path {
-  const over = 10;
   const half = width / 2;
-  const [near, far] = inward ? [reach, over] : [over, reach];
+  const [near, far] = inward ? [reach, END_MM] : [END_MM, reach];
   switch (side) {
     case 'top':
       return box(along - half, -h / 2 - far, along + half, -h / 2 + near);
@@ -127,34 +183,25 @@ export const pocket: BlockMaker<typeof pocketFields> = {
       `Place of the ${label.toLowerCase()}`,
       side === 'up' ? box(-w, h - tall, w, h) : box(-w, -h, w, -h + tall)
     );
-    const piece = site.piece('piece', label, cloth, 'applique', {
-      covers: area,
-      shows: 'front',
-      folded: true
-    });
     if (elastic === 'yes')
       site.hand('elastic', {
         do: 'other',
         title: 'Stitch a tunnel along the fold and draw the elastic through',
         seconds: 240
       });
-    site.toTable();
-    const laid = site.hand(
-      'lay',
-      {
-        do: 'lay',
-        pieceId: piece,
-        side: 'above',
-        face: 'up',
-        covers: area,
-        over: 12,
-        hold: { by: 'tape', strips: 4 }
-      },
-      {
-        note: `Folded in half, the fold towards the ${side === 'up' ? 'top' : 'bottom'}, raw edges over the seam.`
-      }
-    );
-    site.s.must(laid);
+    layPiece(site, {
+      part: 'piece',
+      label,
+      cloth,
+      use: 'applique',
+      area,
+      side: 'above',
+      face: 'up',
+      over: 12,
+      hold: { by: 'tape', strips: 4 },
+      note: `Folded in half, the fold towards the ${side === 'up' ? 'top' : 'bottom'}, raw edges over the seam.`,
+      more: { shows: 'front', folded: true, foldAt: side === 'up' ? 'top' : 'bottom' }
+    });
   }
 };
 
@@ -194,19 +241,18 @@ export const pages: BlockMaker<typeof pageFields> = {
     });
     site.toBack();
     for (let page = 1; page <= many; page++) {
-      const piece = site.piece(`page-${page}`, many > 1 ? `Page ${page}` : 'Page', cloth, 'applique', {
-        covers: area,
-        shape: 'pre-cut'
-      });
-      const laid = site.hand(`lay-${page}`, {
-        do: 'lay',
-        pieceId: piece,
+      layPiece(site, {
+        part: `page-${page}`,
+        step: `lay-${page}`,
+        label: many > 1 ? `Page ${page}` : 'Page',
+        cloth,
+        use: 'applique',
+        area,
         side: 'below',
         face: 'down',
-        covers: area,
-        hold: { by: 'tape', strips: 2 }
+        hold: { by: 'tape', strips: 2 },
+        more: { shape: 'pre-cut' }
       });
-      site.s.must(laid);
     }
     site.toMachine();
     site.stop('spine', {

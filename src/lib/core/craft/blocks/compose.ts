@@ -1,9 +1,9 @@
-import { shapePath } from '$lib/core/base/geometry';
+import { extentsOfAll, shapePath } from '$lib/core/base/geometry';
 import type { Block } from '$lib/core/documents/item';
 import type { Pattern, Sequence } from '$lib/core/craft/sequence';
 import { blockOf, BLOCKS } from './all';
 import type { AnyBlock, ReadyBlock, Refusal } from './block';
-import type { Frame } from './frame';
+import { type Frame, Frames } from './frame';
 import { needsNoRing } from './refusals';
 import { Site } from './site';
 import { type Standing, standingOf } from './standing';
@@ -58,14 +58,6 @@ export function offersAt(draft: () => Sequence, blocks: readonly Block[], at: nu
   const standing = written(draft, blocks).standings[at];
   return BLOCKS.map((block) => {
     const made = block.with({});
-    if (
-      block.kind === 'finishing' &&
-      blocks.some(({ kind, id }) => kind === block.kind || id === 'finishing')
-    )
-      return {
-        block,
-        refusal: { why: 'The item is finished once.', repair: 'Move the finishing that is there.' }
-      };
     return { block, refusal: made.ok && standing ? made.block.refuses(standing) : null };
   });
 }
@@ -94,7 +86,11 @@ function written(
   const troubles: Trouble[] = [];
   const standings: Standing[] = [];
   const ready = blocks.map((block) => readied(block, parts));
-  const frame = frameOf(s, ready);
+  // Only parts that are still there write their hoopings.
+  const reserved = new Set(
+    blocks.some(({ kind }) => kind === 'part') ? usual.sofar.hoopings.map(({ id }) => id) : []
+  );
+  const frames = new Frames(s, frameOf(s, ready));
   const seen = new Set<string>();
   const leaveOut = ({ id, name, kind }: Block, at: number, { why, repair }: Refusal): void => {
     troubles.push({ blockId: id, why, repair });
@@ -106,7 +102,7 @@ function written(
   let found: [at: number, why: string] | undefined;
   blocks.forEach((block, at) => {
     if (found) return;
-    const standing = standingOf(s, frame);
+    const standing = standingOf(s, frames.now);
     standings.push(standing);
     const own = ready[at];
     const cannot = impossible.get(at);
@@ -120,7 +116,7 @@ function written(
     const problems = s.impossible.length;
     if (!own) return s.write(block.id, usual.movesBefore.get(block.id));
     s.under(block.id, () => {
-      const site = new Site(s, block.id, block.name, frame);
+      const site = new Site(s, block.id, block.name, frames, reserved);
       own.make(site);
       // A part of the construction begins where the part before it left the hoop.
       if (blocks[at + 1]?.kind === 'part' && standing.hooping !== null && !site.standing.out) {
@@ -136,8 +132,9 @@ function written(
     const [at, why] = found;
     return written(draft, blocks, new Map([...impossible, [at, { why, repair: ELSEWHERE }]]));
   }
-  standings.push(standingOf(s, frame));
-  const pattern = s.composed();
+  standings.push(standingOf(s, frames.now));
+  roomFor(s);
+  const pattern = frames.trimmed(s.composed());
   if (pattern.entries.every(({ kind }) => kind === 'hand') && troubles.length === 0)
     troubles.push({
       blockId: blocks.at(-1)?.id ?? '',
@@ -145,6 +142,17 @@ function written(
       repair: 'Add a block that stitches.'
     });
   return { pattern, troubles, standings };
+}
+
+/** What is stitched beyond the outline needs its place in the hoop too. */
+function roomFor(s: Sequence): void {
+  const used = new Set(s.sofar.expected.flatMap(({ lineIds }) => lineIds));
+  const box = extentsOfAll(s.sofar.lines.filter(({ id }) => used.has(id)).map(({ path }) => path));
+  if (!box) return;
+  const { width, height } = s.sofar.variant.size;
+  const [wide, high] = [2 * Math.max(-box.minX, box.maxX), 2 * Math.max(-box.minY, box.maxY)];
+  if (wide > width || high > height)
+    s.ends({ size: { width: Math.max(width, wide), height: Math.max(height, high) } });
 }
 
 const ELSEWHERE = 'Move it to where that can be done, or take it out.';

@@ -3,6 +3,7 @@ import {
   count,
   heldAs,
   hold,
+  length,
   material,
   MATERIALS,
   onlyWhere,
@@ -58,6 +59,8 @@ const fields = {
     'floated',
     'padded'
   ),
+  wide: onlyWhere(length('Cut it so wide', 0, 0, 3000, '0: as the ring needs'), 'ground', 'hooped', 'padded'),
+  high: onlyWhere(length('Cut it so high', 0, 0, 3000, '0: as the ring needs'), 'ground', 'hooped', 'padded'),
   held: onlyWhere(hold('Floated cloth is held with', 'spray'), 'ground', 'floated')
 } as const;
 
@@ -69,7 +72,7 @@ export const hooping: BlockMaker<typeof fields> = {
   group: 'Hooping',
   fields,
   refuses: needsNoRing,
-  make(site, { stabiliser, layers, ground, cloth, held }) {
+  make(site, { stabiliser, layers, ground, cloth, wide, high, held }) {
     const { s } = site;
     const base = site.piece('stabiliser', 'Stabiliser', STABILISERS[stabiliser].material, 'hooped', {
       // One layer of what tears or washes out gives way under a satin edge.
@@ -84,9 +87,15 @@ export const hooping: BlockMaker<typeof fields> = {
     const hooped = ground === 'hooped' || ground === 'padded';
     const ring = [base];
     if (ground === 'padded') ring.push(site.piece('batting', 'Batting', MATERIALS.batting, 'hooped'));
-    if (hooped) ring.push(site.piece('cloth', 'Front', cloth, 'hooped', { shows: 'front' }));
+    if (hooped)
+      ring.push(
+        site.piece('cloth', 'Front', cloth, 'hooped', {
+          shows: 'front',
+          overrides: { ...(wide > 0 && { width: wide }), ...(high > 0 && { height: high }) }
+        })
+      );
     const at = s.sofar.hoopings.length + 1;
-    s.hoop(`hooping-${at}`, at === 1 ? 'Hooping' : `Hooping ${at}`, ring, { sticky, on: false });
+    s.hoop(site.newHooping(), at === 1 ? 'Hooping' : `Hooping ${at}`, ring, { sticky, on: false });
     if (ground === 'floated') {
       const piece = site.piece('cloth', 'Front', cloth, 'applique', {
         covers: site.frame.seamId,

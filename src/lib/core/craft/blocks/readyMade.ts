@@ -148,7 +148,7 @@ export const readyMade: BlockMaker<typeof fields> = {
       }
     );
     const at = s.sofar.hoopings.length + 1;
-    s.hoop(`hooping-${at}`, at === 1 ? 'Hooping' : `Hooping ${at}`, hooped ? [base, piece] : [base], {
+    s.hoop(site.newHooping(), at === 1 ? 'Hooping' : `Hooping ${at}`, hooped ? [base, piece] : [base], {
       sticky: stuck,
       on: false
     });

@@ -98,7 +98,7 @@ export const sheetSteps: BlockMaker<typeof fields> = {
     }
     for (const step of work.steps) {
       if (step.kind === 'hoop')
-        site.s.hoop(hoopingOf(site, step.hoopingId), step.name, step.pieceIds.map(name), {
+        site.s.hoop(site.newHooping(step.hoopingId), step.name, step.pieceIds.map(name), {
           sticky: step.sticky,
           on: false,
           step: name(step.id)
@@ -144,11 +144,6 @@ function byHand(
     name(id),
     renamedIn(op, (kind, named) => (kind === 'thread' ? own(named) : name(named)))
   );
-}
-
-function hoopingOf({ s }: Site, id: string): string {
-  const taken = s.sofar.hoopings.map((hooping) => hooping.id);
-  return taken.includes(id) ? `hooping-${taken.length + 1}` : id;
 }
 
 /** Lines follow the size the item has now, and openings in them the length they have then. */

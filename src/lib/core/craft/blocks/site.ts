@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { Path } from '$lib/core/base/geometry';
 import type { Line, Material, Operation, Piece, PieceUse } from '$lib/core/documents/item';
 import type { Sequence, StopPart } from '$lib/core/craft/sequence';
-import type { Frame } from './frame';
+import type { Frame, Frames } from './frame';
 import { type Standing, standingOf } from './standing';
 
 /** Where a block is written down: everything it makes carries its own id, so that it can be repeated. */
@@ -14,8 +14,15 @@ export class Site {
     readonly id: string,
     /** What the maker calls the block, so that its steps can be told from those of another. */
     readonly name: string | undefined,
-    readonly frame: Frame
+    readonly frames: Frames,
+    /** Hoopings that the parts of the construction write. */
+    readonly reserved: ReadonlySet<string> = new Set()
   ) {}
+
+  /** The outline it works on. */
+  get frame(): Frame {
+    return this.frames.now;
+  }
 
   /** What the maker calls it, or else what it is. */
   label(usual: string): string {
@@ -24,6 +31,15 @@ export class Site {
 
   get standing(): Standing {
     return standingOf(this.s, this.frame);
+  }
+
+  /** The id of the hooping that begins now: by its number, or by the block where a part of the construction has that. */
+  newHooping(usual = `hooping-${this.s.sofar.hoopings.length + 1}`): string {
+    const taken = new Set([...this.s.sofar.hoopings.map(({ id }) => id), ...this.reserved]);
+    if (!taken.has(usual)) return usual;
+    let own = this.key('hooping');
+    for (let at = 2; taken.has(own); at++) own = this.key(`hooping-${at}`);
+    return own;
   }
 
   /** The id of something of this block. */
@@ -42,7 +58,7 @@ export class Site {
     use: PieceUse,
     more: Partial<Omit<Piece, 'id' | 'name' | 'material' | 'use'>> = {}
   ): string {
-    return this.s.piece(this.key(part), name.toUpperCase().slice(0, 60), material, use, more);
+    return this.s.piece(this.key(part), this.#unused(name.toUpperCase().slice(0, 55)), material, use, more);
   }
 
   hand(
@@ -136,6 +152,14 @@ export class Site {
       visible: 'hidden',
       ...(this.s.lastStop !== null && { threadOf: this.s.lastStop })
     });
+  }
+
+  /** A name no other piece has: the second front is FRONT 2. */
+  #unused(name: string): string {
+    const taken = new Set(this.s.sofar.pieces.map((piece) => piece.name));
+    let own = name;
+    for (let at = 2; taken.has(own); at++) own = `${name} ${at}`;
+    return own;
   }
 
   #move(kind: 'hoop-on' | 'hoop-off' | 'turn-over'): void {

@@ -15,7 +15,7 @@ import type { Frame } from './frame';
 /** Asks for a shape of its own size somewhere on the item. */
 export const spotFields = (width: number, height: number) =>
   ({
-    shape: outline('oval', 'rounded', 'rectangle', 'heart', 'shield', 'tab'),
+    shape: outline('oval', 'rounded', 'rectangle', 'heart', 'shield', 'tab', 'triangle', 'hexagon'),
     width: length('Width', width, 5, 600),
     height: length('Height', height, 5, 600),
     across: length('From the middle, to the right', 0, -600, 600, 'less than 0: to the left'),

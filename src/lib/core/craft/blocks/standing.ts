@@ -49,8 +49,8 @@ export interface Standing {
   covered: Piece | null;
   /** The back under the hoop. */
   under: Piece | null;
-  /** The seam that closed front and back, with its opening, mm. */
-  closing: { lineId: string; opening: number } | null;
+  /** The seam that closed front and back, with its opening, mm, and whether all of it stays open for good. */
+  closing: { lineId: string; opening: number; stays: boolean } | null;
   /** What goes round the work as its edge. */
   edged: boolean;
   zip: Piece | null;
@@ -60,6 +60,8 @@ export interface Standing {
   out: boolean;
   /** Pieces and lines that blocks before it made. */
   made: ReadonlySet<string>;
+  /** Pieces each hooping has put into the sandwich, in the order of the hoopings. */
+  hoopings: string[][];
   /** The layers themselves, from the bottom up, and the seams. */
   hoop: StackState;
 }
@@ -87,7 +89,10 @@ export function standingOf(s: Sequence, frame: Frame): Standing {
 }
 
 function asked(sofar: Readonly<Pattern>, hoop: StackState, frame: Frame): Standing {
-  const { layers, seams } = hoop;
+  const { layers } = hoop;
+  // Work of an earlier hooping is put aside with its seams.
+  const inHoop = new Set(layers.map(({ pieceId }) => pieceId));
+  const seams = hoop.seams.filter((seam) => seam.layers.some((id) => inHoop.has(id)));
   const { where, turned } = hoop.hoop;
   const pieceOf = (layer: Layer | undefined): Piece | null =>
     sofar.pieces.find(({ id }) => id === layer?.pieceId) ?? null;
@@ -132,23 +137,43 @@ function asked(sofar: Readonly<Pattern>, hoop: StackState, frame: Frame): Standi
     basted: seams.some(({ role }) => role === 'basting'),
     covered,
     under: pieceOf(layers.find((layer) => isOf(layer, 'below', 'backing', pieceOf))),
-    closing: closing && covered ? { lineId: closing.lineIds[0] ?? '', opening: closing.opening } : null,
+    closing: closing && covered ? closed(closing, sofar) : null,
     edged: seams.some(
       ({ role, lineIds }) =>
         (role === 'closing-seam' && covers.length === 0) ||
         (role === 'satin-edge' && lineIds.some((id) => outlines.includes(id)))
     ),
     zip: pieceOf(layers.find((layer) => pieceOf(layer)?.use === 'zip-tape')),
-    readyMade: sofar.pieces.find((piece) => piece.readyMade) ?? null,
+    readyMade: piecesOf(layers).find((piece) => piece.readyMade) ?? null,
     out: where === 'unhooped',
+    hoopings: piecesByHooping(sofar),
     made: new Set([...sofar.pieces, ...sofar.lines].map(({ id }) => id)),
     hoop
   };
 }
 
+function closed({ lineIds: [lineId = ''], opening }: Seam, { lines }: Readonly<Pattern>) {
+  const gaps = lines.find(({ id }) => id === lineId)?.gaps ?? [];
+  return { lineId, opening, stays: gaps.length > 0 && gaps.every(({ stays }) => stays === true) };
+}
+
 function lastHooping({ entries }: Readonly<Pattern>): string | null {
   const hooped = entries.findLast((entry) => entry.kind === 'hand' && entry.op.do === 'hoop');
   return hooped?.hoopingId ?? null;
+}
+
+function piecesByHooping({ entries, hoopings }: Readonly<Pattern>): string[][] {
+  return hoopings.map(({ id, hooped }) => [
+    ...hooped,
+    ...entries.flatMap((entry) =>
+      entry.kind === 'hand' && entry.hoopingId === id && entry.op.do === 'lay' ? [entry.op.pieceId] : []
+    )
+  ]);
+}
+
+/** Cloth that lies open or under other cloth, from the bottom up. */
+export function cloths({ layers }: StackState): Layer[] {
+  return layers.filter((layer) => layer.where !== 'below' && isCloth(layer));
 }
 
 const lies = (layer: Layer, face: Layer['face']): boolean => layer.face === face;

@@ -3,7 +3,19 @@ import type { Construction } from './construction';
 import { block, outlineOf } from './recipe';
 
 const FIELDS = {
-  shape: outline('rounded', 'rectangle', 'oval', 'tab', 'shield', 'heart', 'scallop', 'bib', 'pouch'),
+  shape: outline(
+    'rounded',
+    'rectangle',
+    'oval',
+    'tab',
+    'shield',
+    'heart',
+    'scallop',
+    'bib',
+    'pouch',
+    'triangle',
+    'hexagon'
+  ),
   width: length('The item, width', 100, 10, 600),
   height: length('The item, height', 100, 10, 600),
   begins: choice(

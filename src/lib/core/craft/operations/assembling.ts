@@ -1,5 +1,6 @@
 import { ASK, choice, number, text } from './fields';
 import { CAUTION } from './cautions';
+import { sewUp } from './sewUp';
 import { spent, alongCm, CLIP_SPACING_MM } from './time';
 import { say, name, line, writeHardware } from './words';
 import type { OperationOf } from '$lib/core/documents/item';
@@ -109,6 +110,7 @@ export const assemblingTraits = {
     start: { loops: 4 },
     fields: { loops: number('Loops') }
   },
+  'sew-up': sewUp,
   punch: {
     label: 'Punch holes',
     mark: 'cut',
@@ -217,6 +219,7 @@ export const assemblingTraits = {
   | 'turn-through'
   | 'close-opening'
   | 'join-parts'
+  | 'sew-up'
   | 'punch'
   | 'hardware'
   | 'set-up'

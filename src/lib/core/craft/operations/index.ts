@@ -5,7 +5,7 @@ export type { StackEffect } from './effects';
 export { GLOSSARY, wordsIn } from './glossary';
 export { handTime } from './handTime';
 export { hoopAfter, hoopWords } from './hoopState';
-
+export { SEW_UP_WORDS } from './sewUp';
 export { newOperation } from './newOperation';
 export { wordingOf } from './wording';
 export { isKindOf, OPERATION_KINDS, traitsOf } from './table';

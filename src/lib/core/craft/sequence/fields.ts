@@ -175,7 +175,9 @@ const SHAPE_LABELS: Record<Shape, string> = {
   heart: 'Heart',
   bib: 'Bib',
   pouch: 'Pouch front',
-  scallop: 'Scalloped'
+  scallop: 'Scalloped',
+  triangle: 'Triangle',
+  hexagon: 'Six-sided'
 };
 
 /** One of the outlines a construction offers, the first being the usual one, or one that was drawn. */

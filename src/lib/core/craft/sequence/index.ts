@@ -30,7 +30,7 @@ export {
   type PatternEntry,
   type Truth
 } from './pattern';
-export { seamOpening, type Side } from './seamOpening';
+export { openingsOf, openSides, type OpenSeam, seamOpening, type Side, strokesOf } from './seamOpening';
 export { Sequence } from './sequence';
 export { stopPart, type StopPart } from './stopPart';
 export { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';

@@ -111,6 +111,31 @@ export interface Pattern {
   name?: { after: string; pieceId: string; lineId: string };
 }
 
+/** A pattern on which nothing is written yet. */
+export function emptyPattern(variant: Pick<Variant, 'shape' | 'size' | 'finished' | 'edge'>): Pattern {
+  return {
+    variant: {
+      id: 'variant-1',
+      name: 'As drawn',
+      overrides: {},
+      lines: {},
+      phases: {},
+      pieces: {},
+      ops: {},
+      ...variant
+    },
+    hoopings: [],
+    lines: [],
+    pieces: [],
+    expected: [],
+    entries: [],
+    files: [],
+    oneColour: false,
+    threads: {},
+    truths: []
+  };
+}
+
 /** An expected stop with the usual answers filled in. */
 export function expectStop(
   part: Pick<ExpectedStop, 'key' | 'name' | 'role' | 'words'> & Partial<ExpectedStop>

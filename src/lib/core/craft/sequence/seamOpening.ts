@@ -1,4 +1,12 @@
-import { extents, type Path, pathLength, type Point } from '$lib/core/base/geometry';
+import {
+  alongAt,
+  begunAt,
+  extents,
+  type Path,
+  pathLength,
+  type Point,
+  pointAt
+} from '$lib/core/base/geometry';
 import type { Line } from '$lib/core/documents/item';
 
 /** A side of an item as it lies before the maker. */
@@ -10,6 +18,8 @@ const CLEAR_MM = 10;
 const STEP_MM = 1;
 /** Turns of a path below this are a straight side, in radians. */
 const STRAIGHT = 0.03;
+/** A seam within so far of the outermost of a side runs along that side, mm. */
+const ON_SIDE_MM = 3;
 /** A point farther from the seam than this does not meet it, mm. */
 const MEETS_MM = 3;
 
@@ -19,12 +29,22 @@ export interface OpenSeam {
   gaps: Line['gaps'];
 }
 
+/** Where an opening is asked. */
+interface Asked {
+  side?: Side;
+  /** From the middle of that side, to the right or towards the maker, mm. */
+  along?: number;
+  /** Points where something crosses the seam. */
+  avoid?: readonly Point[];
+  /** The path keeps its beginning, since it has another gap already. */
+  begun?: boolean;
+}
+
 /**
  * Leaves a seam open to turn through: in the middle of a side where one is asked, else on a straight side and not round a
  * corner or a curve, clear of places where other seams meet it; of places alike on the side nearest the maker, in its middle.
  *
  * @param opening mm
- * @param avoid points where something crosses the seam
  *
  * @example
  * seamOpening(shapePath('rectangle', 160, 200), 80).gaps // [{ from: 400, to: 480 }]: the middle of the lower side
@@ -32,12 +52,12 @@ export interface OpenSeam {
 export function seamOpening(
   seam: Path,
   opening: number,
-  { side, avoid = [] }: { side?: Side; avoid?: readonly Point[] } = {}
+  { side, along = 0, avoid = [], begun = false }: Asked = {}
 ): OpenSeam {
   const whole = pathLength(seam);
   const wide = Math.min(opening, whole / 2);
-  const middle = side ? alongAt(seam, middleOf(seam, side)) : straightest(seam, whole, wide, avoid);
-  const from = middle - wide / 2;
+  const middle = side ? alongAt(seam, middleOf(seam, side, along)) : straightest(seam, whole, wide, avoid);
+  const from = begun ? Math.min(whole - wide, Math.max(0, middle - wide / 2)) : middle - wide / 2;
   if (from >= 0 && from + wide <= whole) return { path: seam, gaps: [{ from, to: from + wide }] };
   // A path that begins in the gap is begun opposite.
   const start = (middle + whole / 2) % whole;
@@ -45,9 +65,65 @@ export function seamOpening(
   return { path: begunAt(seam, start), gaps: [{ from: moved, to: moved + wide }] };
 }
 
-function middleOf(seam: Path, side: Side): Point {
+const ALL_SIDES: readonly Side[] = ['bottom', 'top', 'left', 'right'];
+
+/**
+ * Leaves whole sides of a seam open, as the mouth of a bag: each as far as the seam runs along that side.
+ *
+ * @param stays never closed again
+ *
+ * @example
+ * openSides(shapePath('rectangle', 160, 200), ['top']).gaps // [{ from: 280, to: 440, stays: true }], begun below
+ */
+export function openSides(seam: Path, sides: readonly Side[], stays = true): OpenSeam {
+  const { minX, minY, maxX, maxY } = extents(seam);
+  const away = ([x, y]: Point, side: Side): number =>
+    ({ top: y - minY, bottom: maxY - y, left: x - minX, right: maxX - x })[side];
+  const whole = pathLength(seam);
+  const closed = ALL_SIDES.find((side) => !sides.includes(side)) ?? 'bottom';
+  const path = begunAt(seam, alongAt(seam, middleOf(seam, closed)));
+  const on = (along: number, side: Side): boolean => away(pointAt(path, along), side) <= ON_SIDE_MM;
+  const gaps = sides.map((side) => {
+    let from = alongAt(path, middleOf(path, side));
+    let to = from;
+    while (from - STEP_MM >= 0 && on(from - STEP_MM, side)) from -= STEP_MM;
+    while (to + STEP_MM <= whole && on(to + STEP_MM, side)) to += STEP_MM;
+    return { from, to, ...(stays && { stays }) };
+  });
+  return { path, gaps: gaps.sort((a, b) => a.from - b.from) };
+}
+
+/**
+ * The stretches of a closed path between its gaps.
+ *
+ * @example
+ * strokesOf(openSides(shapePath('rectangle', 160, 200), ['top'])).length // 1: three sides in one go
+ */
+export function strokesOf({ path, gaps }: OpenSeam): Path[] {
+  if (gaps.length === 0) return [path];
+  const whole = pathLength(path);
+  const inOrder = [...gaps].sort((a, b) => a.from - b.from);
+  return inOrder.flatMap(({ to }, at): Path[] => {
+    const next = inOrder[(at + 1) % inOrder.length] ?? inOrder[0];
+    const until = next ? next.from + (at === inOrder.length - 1 ? whole : 0) : whole;
+    if (until - to < STEP_MM) return [];
+    const round = begunAt(path, to % whole);
+    const { points } = round;
+    let along = 0;
+    const kept: Point[] = [];
+    for (const [index, point] of points.entries()) {
+      const before = points[index - 1];
+      if (before) along += Math.hypot(point[0] - before[0], point[1] - before[1]);
+      if (along >= until - to) break;
+      kept.push(point);
+    }
+    return [{ closed: false, points: [...kept, pointAt(round, Math.min(until - to, whole))] }];
+  });
+}
+
+function middleOf(seam: Path, side: Side, along = 0): Point {
   const { minX, maxX, minY, maxY } = extents(seam);
-  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2];
+  const [x, y] = [(minX + maxX) / 2 + along, (minY + maxY) / 2 + along];
   return { top: [x, minY], bottom: [x, maxY], left: [minX, y], right: [maxX, y] }[side] as Point;
 }
 
@@ -119,49 +195,33 @@ function roundDistances(marked: readonly boolean[]): number[] {
   return found;
 }
 
-/** How far along a path the place nearest to a point lies, mm. */
-function alongAt({ points, closed }: Path, [x, y]: Point): number {
-  let [along, best, nearest] = [0, 0, Infinity];
-  const sides = closed ? points.length : points.length - 1;
-  for (let at = 0; at < sides; at++) {
-    const [ax, ay] = points[at] ?? [0, 0];
-    const [bx, by] = points[(at + 1) % points.length] ?? [0, 0];
-    const length = Math.hypot(bx - ax, by - ay);
-    const share = length === 0 ? 0 : ((x - ax) * (bx - ax) + (y - ay) * (by - ay)) / length ** 2;
-    const kept = Math.min(1, Math.max(0, share));
-    const away = Math.hypot(ax + kept * (bx - ax) - x, ay + kept * (by - ay) - y);
-    if (away < nearest - 1e-9) [nearest, best] = [away, along + kept * length];
-    along += length;
-  }
-  return best;
+/** A gap in a seam as one speaks of it. */
+interface Opening {
+  /** On the side of the item it lies nearest to. */
+  side: Side;
+  lengthMm: number;
+  /** Never closed, as the mouth of a bag. */
+  stays: boolean;
 }
 
-/** The side of a closed path that a place so far along lies on: its first corner, and the share of it that is passed. */
-function sideAt({ points }: Path, along: number): { at: number; share: number } {
-  let passed = 0;
-  for (let at = 0; at < points.length; at++) {
-    const [ax, ay] = points[at] ?? [0, 0];
-    const [bx, by] = points[(at + 1) % points.length] ?? [0, 0];
-    const length = Math.hypot(bx - ax, by - ay);
-    if (passed + length > along) return { at, share: (along - passed) / length };
-    passed += length;
-  }
-  return { at: 0, share: 0 };
-}
-
-/** The point so far along a closed path. */
-function pointAt(path: Path, along: number): Point {
-  const { at, share } = sideAt(path, along);
-  const [ax, ay] = path.points[at] ?? [0, 0];
-  const [bx, by] = path.points[(at + 1) % path.points.length] ?? [0, 0];
-  return [ax + share * (bx - ax), ay + share * (by - ay)];
-}
-
-/** A closed path that begins so far along. */
-function begunAt(path: Path, along: number): Path {
-  const { at, share } = sideAt(path, along);
-  const { points } = path;
-  return share === 0
-    ? { closed: true, points: [...points.slice(at), ...points.slice(0, at)] }
-    : { closed: true, points: [pointAt(path, along), ...points.slice(at + 1), ...points.slice(0, at + 1)] };
+/**
+ * The gaps of a line, by the side each lies on.
+ *
+ * @example
+ * openingsOf({ path: shapePath('rectangle', 160, 200), gaps: [{ from: 400, to: 480 }] })
+ * // [{ side: 'bottom', lengthMm: 80, stays: false }]
+ */
+export function openingsOf({ path, gaps }: Pick<Line, 'path' | 'gaps'>): Opening[] {
+  const { minX, maxX, minY, maxY } = extents(path);
+  return gaps.map(({ from, to, stays }) => {
+    const [x, y] = pointAt(path, (from + to) / 2);
+    const away: [Side, number][] = [
+      ['top', y - minY],
+      ['bottom', maxY - y],
+      ['left', x - minX],
+      ['right', maxX - x]
+    ];
+    const [[side]] = away.sort(([, a], [, b]) => a - b) as [[Side, number]];
+    return { side, lengthMm: to - from, stays: stays === true };
+  });
 }

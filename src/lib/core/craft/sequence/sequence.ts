@@ -11,7 +11,14 @@ import {
   type Role,
   type Variant
 } from '$lib/core/documents/item';
-import { type DetailColour, expectStop, type Pattern, type PatternEntry, type Truth } from './pattern';
+import {
+  type DetailColour,
+  emptyPattern,
+  expectStop,
+  type Pattern,
+  type PatternEntry,
+  type Truth
+} from './pattern';
 import { estimateAlong } from './estimate';
 import { HoopSoFar, type Impossible } from './hoopSoFar';
 import { nameOf, namesOf, stepsOfTruth } from './stepNames';
@@ -58,28 +65,7 @@ export class Sequence {
 
   constructor({ shape, ...variant }: Pick<Variant, 'size' | 'finished' | 'edge'> & { shape: Outline }) {
     this.shape = shape;
-    this.#pattern = {
-      variant: {
-        id: 'variant-1',
-        name: 'As drawn',
-        overrides: {},
-        lines: {},
-        phases: {},
-        pieces: {},
-        ops: {},
-        shape: typeof shape === 'object' ? 'drawn' : shape,
-        ...variant
-      },
-      hoopings: [],
-      lines: [],
-      pieces: [],
-      expected: [],
-      entries: [],
-      files: [],
-      oneColour: false,
-      threads: {},
-      truths: []
-    };
+    this.#pattern = emptyPattern({ shape: typeof shape === 'object' ? 'drawn' : shape, ...variant });
     this.#hoopSoFar = new HoopSoFar(this.#pattern);
   }
 
@@ -179,6 +165,11 @@ export class Sequence {
       ...more
     });
     return id;
+  }
+
+  /** What is sewn to something else later: where pieces are seen then is decided outside the hoop. */
+  seenLater(pieceIds: readonly string[]): void {
+    for (const piece of this.#pattern.pieces) if (pieceIds.includes(piece.id)) piece.shows = 'nothing';
   }
 
   /** Clamps pieces, from below up, and puts the hoop on the machine. */
@@ -360,12 +351,15 @@ export class Sequence {
   composed(): Pattern {
     const known = namesOf(this.#pattern);
     const { hoopings } = this.#pattern;
+    const ids = new Set(hoopings.map(({ id }) => id));
+    const first = hoopings[0]?.id ?? FIRST;
     return {
       ...this.#pattern,
-      // Steps of an item that hoops nothing yet belong somewhere all the same.
+      // Steps of an item that hoops nothing yet belong somewhere all the same, those before all hoopings to the first.
       hoopings: hoopings.length > 0 ? hoopings : [{ id: FIRST, name: 'Hooping', hooped: [], mounting: 1 }],
       entries: this.#pattern.entries.map((entry) => ({
         ...entry,
+        hoopingId: entry.hoopingId !== undefined && ids.has(entry.hoopingId) ? entry.hoopingId : first,
         needs: (entry.needs ?? []).filter((need) => known.has(need))
       })),
       truths: this.#pattern.truths.filter((truth) => stepsOfTruth(truth).every((step) => known.has(step)))

@@ -37,7 +37,7 @@ export interface Sized {
 
 /**
  * What to cut for a piece, and why: what it covers, the margin of its use on each side, the allowance where it is sewn and
- * flipped, the fold that is pressed under, what a wash takes, and rounding up to the ruler. A pre-cut shape is cut on its
+ * flipped, the fold that is pressed under, the half that lies underneath of what is folded, what gathers take up, what a wash takes, and rounding up to the ruler. A pre-cut shape is cut on its
  * line. A size the maker has set stands, and what it differs by is said.
  *
  * @param covered what it must cover, mm
@@ -59,12 +59,14 @@ export function sizeOf(
     { what: 'covers', ...covered },
     {
       what: 'margin',
-      width: 2 * (lengthwise ? margin : across),
-      height: 2 * (lengthwise ? across : margin)
+      width: (isOver(piece, 'width') ? 1 : 2) * (lengthwise ? margin : across),
+      height: (isOver(piece, 'height') ? 1 : 2) * (lengthwise ? across : margin)
     },
     ...seamOf(piece, item),
-    ...foldOf(piece, item, covered)
+    ...foldOf(piece, item, covered),
+    ...(piece.turnedUnder ? [{ what: 'fold' as const, ...piece.turnedUnder }] : [])
   ];
+  parts.push(...doubledOf(piece, sum(parts)), ...takenUpOf(piece, covered));
   const exact = sum(parts);
   const washed = {
     width: exact.width / (1 - shrinkage.across / 100),
@@ -89,6 +91,27 @@ export function sizeOf(
       .map(({ what, width, height }) => ({ what, width: roundTo(width, 3), height: roundTo(height, 3) }))
       .filter(({ what, width, height }) => what === 'covers' || width !== 0 || height !== 0)
   };
+}
+
+/** Whether a piece is folded in half across its width or its height: at the fold it needs no margin. */
+function isOver({ foldAt }: Piece, side: 'width' | 'height'): boolean {
+  if (foldAt === undefined) return false;
+  return (foldAt === 'left' || foldAt === 'right') === (side === 'width');
+}
+
+/** The half that lies underneath of what is folded in half. */
+function doubledOf(piece: Piece, half: { width: number; height: number }): SizePart[] {
+  if (piece.foldAt === undefined) return [];
+  const [width, height] = [isOver(piece, 'width'), isOver(piece, 'height')];
+  return [{ what: 'fold', width: width ? half.width : 0, height: height ? half.height : 0 }];
+}
+
+/** What gathers, pleats or rolling up take. */
+function takenUpOf({ takenUp }: Piece, covered: { width: number; height: number }): SizePart[] {
+  if (!takenUp) return [];
+  const more = (side: 'width' | 'height'): number =>
+    takenUp.along === side ? (takenUp.times - 1) * covered[side] : 0;
+  return [{ what: 'taken-up', width: more('width'), height: more('height') }];
 }
 
 /** What reaches over the seam of a piece that is laid with an edge on a line and flipped. */

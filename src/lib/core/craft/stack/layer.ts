@@ -7,7 +7,7 @@ import {
   type Region,
   regionOf
 } from '$lib/core/base/geometry';
-import { type EdgeOnLine, findLine, findPiece, type Item } from '$lib/core/documents/item';
+import { type EdgeOnLine, findLine, findPiece, type Item, type Piece } from '$lib/core/documents/item';
 import type { Layer } from './state';
 
 /** Cut sizes of the pieces, mm, by piece. */
@@ -58,9 +58,9 @@ export function freshLayer(
     pieceId,
     name: piece.name,
     material: piece.material,
-    plies: piece.plies,
+    plies: piece.plies * (piece.folded ? 2 : 1),
     folded: piece.folded,
-    outline: shapeOf(pieceId, item, { ...size, ...piece.foldedTo }, placing),
+    outline: shapeOf(pieceId, item, { ...asLaid(piece, size, item), ...piece.foldedTo }, placing),
     allowance: [],
     face,
     where,
@@ -70,6 +70,22 @@ export function freshLayer(
     zip: piece.material.kind === 'zip' || piece.material.kind === 'metal-zip' ? 'closed' : null,
     folds: []
   };
+}
+
+/** The size of a piece as it lies: folded in half its fold lies on the edge of what it covers, gathered it is drawn in. */
+function asLaid(piece: Piece, { width, height, offset }: CutSize, item: Item): CutSize {
+  const { foldAt, takenUp, turnedUnder, covers } = piece;
+  const line = covers === null ? undefined : findLine(item, covers);
+  const covered = line ? extents(line.path) : { width, height };
+  const taken = (side: 'width' | 'height'): number =>
+    (takenUp?.along === side ? (takenUp.times - 1) * covered[side] : 0) + (turnedUnder?.[side] ?? 0);
+  const laid = { width: width - taken('width'), height: height - taken('height') };
+  if (foldAt === undefined) return { ...laid, offset };
+  const upright = foldAt === 'top' || foldAt === 'bottom';
+  const half = upright ? { ...laid, height: laid.height / 2 } : { ...laid, width: laid.width / 2 };
+  const beyond = upright ? (half.height - covered.height) / 2 : (half.width - covered.width) / 2;
+  const away = foldAt === 'top' || foldAt === 'left' ? beyond : -beyond;
+  return { ...half, offset: upright ? { x: 0, y: away } : { x: away, y: 0 } };
 }
 
 function shapeOf(pieceId: string, item: Item, size: CutSize, { covers, edge }: Placing): Region {

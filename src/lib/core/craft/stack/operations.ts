@@ -1,5 +1,5 @@
 import { type StackEffect, traitsOf } from '$lib/core/craft/operations';
-import type { Item, MaterialKind, Operation } from '$lib/core/documents/item';
+import { findPiece, type Item, type MaterialKind, type Operation } from '$lib/core/documents/item';
 import { cut, outOfReach, rinse, takeOff, tear } from './cutting';
 import { flip } from './flip';
 import type { CutSizes } from './layer';
@@ -38,7 +38,16 @@ function apply(state: StackState, effect: StackEffect, item: Item, cuts: CutSize
     case 'flip':
       return flip(state, effect, item);
     case 'cut':
-      return outOfReach(state, effect, item) ?? cut(state, effect.pieceIds ?? all(), item, effect);
+      return (
+        outOfReach(state, effect, item) ??
+        // What hangs from the edge on purpose is held clear of the scissors.
+        cut(
+          state,
+          effect.pieceIds ?? all().filter((id) => findPiece(item, id)?.hangs === undefined),
+          item,
+          effect
+        )
+      );
     case 'take':
       return effect.what === 'topping'
         ? toppingOff(state, effect.pieceId, item)

@@ -40,7 +40,8 @@ export function outside(state: StackState, item: Item): Outside {
   const before = known.get(state);
   if (before) return before;
   const inside = turnedRegion(state);
-  const within = (layer: Layer): Region => (inside ? intersection(layer.outline, inside) : layer.outline);
+  const within = (layer: Layer): Region =>
+    inside && !layer.hangs ? intersection(layer.outline, inside) : layer.outline;
   const seen = (layers: Layer[], rightWhen: Layer['face']): Shown[] => {
     let open: Region | null = null;
     const shown: Shown[] = [];

@@ -28,6 +28,8 @@ export interface Layer {
   /** How far a zip stands open. */
   zip: OperationOf<'zip'>['to'] | null;
   folds: Fold[];
+  /** Swung out when the work was turned: it hangs from the seam beyond the outline. */
+  hangs?: true;
 }
 
 /** A straight fold a layer was flipped at. */

@@ -1,4 +1,5 @@
 import type { StackEffect } from '$lib/core/craft/operations';
+import { extentsOfAll, mirroredAcross, type Point } from '$lib/core/base/geometry';
 import { findPiece, type Item } from '$lib/core/documents/item';
 import { nameOf } from './laying';
 import { type Change, type Layer, refuse, type Seam, type StackState } from './state';
@@ -52,6 +53,13 @@ export function turnThrough(
 ): Change {
   if (state.hoop.where !== 'unhooped')
     return refuse(state, 'The work is still in the ring, so it cannot be turned.');
+  const hanging = state.layers.filter((layer) => hangsFrom(layer, state, item));
+  const sheets = { ...state, layers: state.layers.filter((layer) => !hanging.includes(layer)) };
+  const turned = turnedSheets(sheets, op, item);
+  return turned.turned ? swungOut(turned, hanging, state, item) : { ...turned, layers: state.layers };
+}
+
+function turnedSheets(state: StackState, op: Extract<StackEffect, { does: 'turn' }>, item: Item): Change {
   const gaps = gapsOf(state).filter(({ opening }) => opening !== Infinity);
   if (op.pieceId !== undefined) return turnThroughZip(state, op.pieceId, gaps, item);
   const named =
@@ -70,6 +78,37 @@ export function turnThrough(
   if (!best) return refuse(state, 'There is nothing to turn.');
   // An opening that is too small is said, and the rest goes on as if the work had gone through.
   return { ...turnedAt(state, best.below, item), problem: open.length > 0 ? null : tooSmall(best.opening) };
+}
+
+/** Whether a layer is caught by the closing seam alone, so that it swings out when the work is turned. */
+function hangsFrom({ pieceId }: Layer, { seams }: StackState, item: Item): boolean {
+  const through = seams.filter((seam) => seam.layers.includes(pieceId));
+  return findPiece(item, pieceId)?.hangs !== undefined && through.length > 0 && through.every(closes);
+}
+
+/** What hangs lies between the two sheets, the other way up, beyond the side of the seam it is caught at. */
+function swungOut(turned: Change, hanging: Layer[], { seams }: StackState, item: Item): Change {
+  const out = hanging.map((layer): Layer => {
+    const side = findPiece(item, layer.pieceId)?.hangs ?? 'bottom';
+    const paths = seams.filter((each) => closes(each) && each.layers.includes(layer.pieceId));
+    const box = extentsOfAll(paths.flatMap((seam) => seam.paths));
+    if (!box) return layer;
+    const { minX, minY, maxX, maxY } = box;
+    const [from, to]: [Point, Point] =
+      side === 'top' || side === 'bottom'
+        ? [
+            [minX, side === 'top' ? minY : maxY],
+            [maxX, side === 'top' ? minY : maxY]
+          ]
+        : [
+            [side === 'left' ? minX : maxX, minY],
+            [side === 'left' ? minX : maxX, maxY]
+          ];
+    const face = layer.face === 'up' ? 'down' : 'up';
+    return { ...layer, face, outline: mirroredAcross(layer.outline, from, to), hangs: true };
+  });
+  const middle = Math.ceil(turned.layers.length / 2);
+  return { ...turned, layers: turned.layers.toSpliced(middle, 0, ...out) };
 }
 
 function tooSmall(opening: number): string {

@@ -1,4 +1,5 @@
-import type { Item, Line, Piece, Stop, Thread } from './schema';
+import type { Piece } from './piece';
+import type { Item, Line, Stop, Thread } from './schema';
 
 /** A stop of any of the item’s files. */
 export function findStop(item: Item, stopId: string): Stop | undefined {

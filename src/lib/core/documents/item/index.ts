@@ -35,10 +35,6 @@ export {
   ITEM_HISTORY,
   ITEM_VERSION,
   Line,
-  Piece,
-  PIECE_USES,
-  PieceUse,
-  type SewnUp,
   Step,
   Stop,
   StopStep,
@@ -60,3 +56,4 @@ export {
   MaterialKind,
   STABILISERS
 } from './material';
+export { Piece, PIECE_USES, PieceUse, type SewnUp } from './piece';

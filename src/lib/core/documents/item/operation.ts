@@ -42,6 +42,9 @@ export type EdgeOnLine = z.infer<typeof EdgeOnLine>;
 /** Hardware set by hand at the end. */
 export const HARDWARE = ['snap', 'eyelet', 'split-ring', 'ribbon-loop', 'hook-and-loop'] as const;
 
+/** What is done to parts outside the hoop to make one thing of them. */
+const SEW_UPS = ['join', 'lap', 'fold', 'box', 'zip', 'close', 'turn', 'line', 'stuff'] as const;
+
 /** Why nothing may be touched for a while. */
 const WAITS = ['fray-fluid', 'glue', 'soak', 'dry'] as const;
 
@@ -184,6 +187,15 @@ export const Operation = z.discriminatedUnion('do', [
   }),
   z.object({ do: z.literal('close-opening'), lineId: LineId, by: z.enum(['hand', 'machine']) }),
   z.object({ do: z.literal('join-parts'), loops: z.number().int().min(1).max(200) }),
+  z.object({
+    do: z.literal('sew-up'),
+    how: z.enum(SEW_UPS),
+    parts: z.array(z.string().trim().min(1).max(60)).max(12).describe('what the maker calls the parts'),
+    by: z.enum(['machine', 'hand', 'tape']).default('machine'),
+    long: Mm.default(0).describe('how long the seam is'),
+    seam: Mm.default(0).describe('seam allowance'),
+    open: Mm.default(0).describe('left open in it')
+  }),
   z.object({ do: z.literal('punch'), holes: z.number().int().min(1).max(100) }),
   z.object({ do: z.literal('hardware'), kind: z.enum(HARDWARE), count: z.number().int().min(1).max(100) }),
   z.object({

@@ -6,7 +6,9 @@ import { Operation } from './operation';
 import { LIMITS } from './limits';
 import { withCodes } from './lifts';
 import { HexColour, Material } from './material';
+import { Id, Mm, Variants } from './parts';
 import { Phase, Stitched } from './phase';
+import { Piece, PieceUse } from './piece';
 import { Answer, Remark } from './remark';
 import { SheetOnPaper } from './sheetOnPaper';
 import { Art } from './picture';
@@ -15,9 +17,6 @@ import { Role } from './roles';
 /** Versions of an item: answers and remarks got codes. */
 export const ITEM_HISTORY: VersionHistory = { kind: 'item', lifts: [withCodes] };
 export const ITEM_VERSION = versionOf(ITEM_HISTORY);
-
-const Id = z.string().min(1).max(120);
-const Mm = z.number().min(0).max(5000);
 
 /** A thread of the item: what it looks like and what the maker calls it. */
 export const Thread = z.object({ id: Id, name: z.string().min(1).max(80), colour: HexColour });
@@ -33,9 +32,6 @@ export const ChartRow = z.object({
   threadMetres: z.number().min(0).nullable()
 });
 export type ChartRow = z.infer<typeof ChartRow>;
-
-/** Variants that have this part; every variant where missing. */
-const Variants = z.array(Id).optional();
 
 /** Where a stitch count comes from, since a guess must never look like a fact. */
 export const CountSource = z.enum(['chart', 'maker', 'geometry', 'estimate', 'none']);
@@ -98,7 +94,13 @@ type StitchFile = z.infer<typeof StitchFile>;
 
 /** Openings left in a line, mm along its path. */
 const Gaps = z
-  .array(z.object({ from: Mm, to: Mm }))
+  .array(
+    z.object({
+      from: Mm,
+      to: Mm,
+      stays: z.boolean().optional().describe('it is never closed, as the mouth of a bag')
+    })
+  )
   .max(100)
   .default([]);
 
@@ -110,75 +112,6 @@ export const Line = z.object({
   gaps: Gaps
 });
 export type Line = z.infer<typeof Line>;
-
-/** What a piece is for; its cutting margin follows from that. */
-export const PIECE_USES = [
-  'hooped',
-  'applique',
-  'backing',
-  'batting',
-  'flipped',
-  'zip-tape',
-  'adhesive'
-] as const;
-export const PieceUse = z.enum(PIECE_USES);
-export type PieceUse = z.infer<typeof PieceUse>;
-
-/** A cloth that is folded once, right sides together, and sewn up round the three other sides; mm. */
-export const SewnUp = z.object({
-  width: Mm.describe('finished, across'),
-  height: Mm.describe('finished, upright'),
-  seam: Mm.describe('seam allowance'),
-  fold: z
-    .enum(['top', 'bottom', 'left', 'right'])
-    .describe('side of the stitched half on which the fold lies')
-});
-export type SewnUp = z.infer<typeof SewnUp>;
-
-/** A thing bought finished, and where the middle of the design lies from its own middle; mm. */
-const ReadyMade = z.object({
-  width: Mm,
-  height: Mm,
-  right: z.number().min(-5000).max(5000).default(0),
-  towards: z.number().min(-5000).max(5000).default(0)
-});
-
-export const Piece = z.object({
-  id: Id,
-  name: z.string().min(1).max(60),
-  material: Material,
-  plies: z.number().int().min(1).max(20).default(1),
-  use: PieceUse,
-  covers: Id.nullable().describe('the line it must cover; null for hooped material, which follows the ring'),
-  shows: z.enum(['front', 'back', 'lining', 'nothing']),
-  shape: z.enum(['rough', 'pre-cut']).default('rough'),
-  grain: z.enum(['fixed', 'either-way', 'any']).default('any'),
-  folded: z.boolean().default(false).describe('lies folded in half, right side out on both faces'),
-  foldedTo: z
-    .object({ width: Mm, height: Mm })
-    .optional()
-    .describe('size it has once it is folded, before it is laid; it is cut whole'),
-  bound: z
-    .boolean()
-    .optional()
-    .describe('its edges are finished, as those of a ribbon, elastic or a sewn strap'),
-  loose: z.boolean().default(false).describe('keeps loose edges that a foot can catch'),
-  template: z
-    .object({ wrongSideUp: z.boolean(), mirrored: z.boolean() })
-    .optional()
-    .describe('how a pre-cut shape was cut: wrong side up it must be mirrored'),
-  backed: z
-    .array(Material)
-    .max(4)
-    .optional()
-    .describe('fused to its wrong side before it is used and cut alike: interfacing, fusible web, soft mesh'),
-  readyMade: ReadyMade.optional().describe('bought finished: it is counted, not cut'),
-  sewnUp: SewnUp.optional().describe('folded once and seamed afterwards, so that its size follows from that'),
-  overrides: z.object({ margin: Mm.optional(), width: Mm.optional(), height: Mm.optional() }).default({}),
-  from: Id.optional().describe('piece it is cut from in an earlier hooping, so that nothing new is cut'),
-  only: Variants
-});
-export type Piece = z.infer<typeof Piece>;
 
 /** What may differ of a piece in a variant: its cloth, its layers, what it is for. */
 const VariantPiece = z.object({

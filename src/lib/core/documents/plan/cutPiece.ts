@@ -3,7 +3,7 @@ import { Material } from '$lib/core/documents/item';
 
 /** A share of a cut size, with what it is there for. */
 export const SizePart = z.object({
-  what: z.enum(['covers', 'margin', 'seam', 'fold', 'shrinkage', 'rounding', 'own']),
+  what: z.enum(['covers', 'margin', 'seam', 'fold', 'taken-up', 'shrinkage', 'rounding', 'own']),
   width: z.number(),
   height: z.number()
 });

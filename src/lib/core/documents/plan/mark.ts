@@ -19,6 +19,7 @@ const MARKS = [
   'water',
   'wait',
   'fasten',
+  'sew',
   'note'
 ] as const;
 

@@ -1,8 +1,8 @@
 import { found } from '$lib/core/craft/findings';
 import { offsetPath, type Path, type Point } from '$lib/core/base/geometry';
-import { findLine, findPiece, type Item, type Line } from '$lib/core/documents/item';
+import { findLine, findPiece, type Item, type Line, type Piece } from '$lib/core/documents/item';
 import { type Layer, liesAt, samplesOf } from '$lib/core/craft/stack';
-import { type Check, type CheckContext, type Finding, handed } from './finding';
+import { boxOf, type Check, type CheckContext, type Finding, handed } from './finding';
 
 /** A laid piece covers its whole line with at least this much to spare, mm. */
 const SPARE_MM = 6;
@@ -27,8 +27,26 @@ function laid(context: CheckContext): Finding[] {
     const edge = op.edge && findLine(item, op.edge.lineId)?.path;
     const cutToLine = !op.edge && op.over === 0;
     if (cutToLine) return exact(context, step.id, layer, line);
-    return judge(context, step.id, layer, line, (point) => !edge || awayFrom(edge, point) > SPARE_MM + 2);
+    return judge(
+      context,
+      step.id,
+      layer,
+      line,
+      (point) => (!edge || awayFrom(edge, point) > SPARE_MM + 2) && !isAtFold(piece, line, point)
+    );
   });
+}
+
+/** A fold lies on the line: nothing reaches over it there. */
+function isAtFold({ foldAt }: Piece, line: Line | undefined, [x, y]: Point): boolean {
+  if (foldAt === undefined || !line) return false;
+  const { minX, minY, maxX, maxY } = boxOf(line.path);
+  return {
+    top: y < minY + ACCURACY_MM,
+    bottom: y > maxY - ACCURACY_MM,
+    left: x < minX + ACCURACY_MM,
+    right: x > maxX - ACCURACY_MM
+  }[foldAt];
 }
 
 function flipped(context: CheckContext): Finding[] {

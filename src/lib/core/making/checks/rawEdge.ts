@@ -156,7 +156,9 @@ function leftRaw(context: CheckContext): Finding[] {
     // Felt and the like may end raw once a tack-down holds them.
     const holds =
       piece && !FRAYS.includes(piece.material.kind) && runs.some((run) => isTacked(run, op.pieceId, at));
-    const ends = piece?.shape === 'pre-cut' && !piece.loose && piece.bound !== true && !holds;
+    // What was hemmed, or pressed under before it is stitched down, has no cut edge any more.
+    const finished = piece?.bound === true || piece?.turnedUnder !== undefined || piece?.foldAt !== undefined;
+    const ends = piece?.shape === 'pre-cut' && !piece.loose && !finished && !holds;
     return ends && path ? raw(few(path), op.pieceId, at) : [];
   });
   const chiselled = runs.flatMap(({ role, paths, at }): Finding[] => {

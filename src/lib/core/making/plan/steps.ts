@@ -30,6 +30,7 @@ import {
 import { type ThreadChange, threadChanges } from '$lib/core/solvers/needles';
 import type { StopGeometry } from '$lib/core/stitching/stitches';
 import { bobbinThread, type Jump, jumpsOf, jumpWords, upperThread } from '$lib/core/stitching/thread';
+import { openingWords } from './openings';
 import { asStop } from './runStop';
 import { threadsOn } from './spools';
 
@@ -158,7 +159,7 @@ export function planSteps(
       kind: 'stop',
       mark: null,
       title: stop.name,
-      detail: stopDetail(stop, pass, jump),
+      detail: [stopDetail(stop, pass, jump), ...openingWords(item, stop, shop.unit)].join(' '),
       note,
       op: null,
       stop: {

@@ -18,7 +18,8 @@
     covers: 'covers',
     margin: 'margin, both sides',
     seam: 'over the seam',
-    fold: 'pressed under',
+    fold: 'folded',
+    'taken-up': 'taken up',
     shrinkage: 'lost in the wash',
     rounding: 'to the ruler’s mark',
     own: 'as you set it'

@@ -1,0 +1,72 @@
+import { choice, count, heldAs, hold, stopPart, thread } from '$lib/core/craft/sequence';
+import type { Layer } from '$lib/core/craft/stack';
+import { isStabiliserKind } from '$lib/core/documents/item';
+import type { BlockMaker, Refusal } from './block';
+import { stitchDown } from './piece';
+import { edgeField } from './pieceFields';
+import { beforeClosing } from './refusals';
+import { spotFields, spotPath } from './spots';
+import type { Standing } from './standing';
+
+const fields = {
+  from: count('Made in hooping', 1, 1, 40),
+  ...spotFields(80, 80),
+  lies: choice('It lies', { up: 'Right side up', down: 'Right side down' }, 'up'),
+  top: edgeField('Its upper edge', 'open'),
+  right: edgeField('Its right edge', 'stitched'),
+  bottom: edgeField('Its lower edge', 'stitched'),
+  left: edgeField('Its left edge', 'stitched'),
+  held: hold('Held with', 'tape'),
+  thread: thread('Thread of its own stitching', 'Cream', '#efe3c4')
+} as const;
+
+/** Work of an earlier hooping laid on this one, with all that is sewn to it. */
+export const carried: BlockMaker<typeof fields> = {
+  kind: 'carried',
+  name: 'Part from an earlier hooping',
+  summary:
+    'What an earlier hooping made is laid on this one, with all that is sewn to it; the next seam joins it.',
+  group: 'Cloth',
+  fields,
+  refuses: (standing, { from }) => beforeClosing(standing) ?? notMade(standing, from),
+  make(site, p) {
+    const main = madeIn(site.standing, p.from);
+    if (!main) return;
+    const label = site.label(main.name.charAt(0) + main.name.slice(1).toLowerCase());
+    const area = site.line('area', `Place of the ${main.name.toLowerCase()}`, spotPath(p));
+    site.toMachine();
+    site.stop('placement', {
+      ...stopPart(`${label}: placement`, 'placement', /place|position/, [area], { visible: 'hidden' }),
+      thread: p.thread
+    });
+    site.toTable();
+    site.s.must(
+      site.hand('lay', {
+        do: 'lay',
+        pieceId: main.pieceId,
+        side: 'above',
+        face: p.lies,
+        covers: area,
+        hold: heldAs(main.material.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held)
+      })
+    );
+    stitchDown(site, p, label, area);
+  }
+};
+
+function notMade(standing: Standing, from: number): Refusal | null {
+  return madeIn(standing, from)
+    ? null
+    : {
+        why: `Nothing of hooping ${from} lies ready to be carried on.`,
+        repair: 'Finish that hooping first, and hoop again before this.'
+      };
+}
+
+/** The cloth that carries the work of a hooping: the topmost that was put aside when the next was hooped. */
+function madeIn({ hoop, hoopings }: Standing, from: number): Layer | undefined {
+  const own = hoopings[from - 1] ?? [];
+  return hoop.aside.findLast(
+    ({ pieceId, material }) => own.includes(pieceId) && !isStabiliserKind(material.kind)
+  );
+}

@@ -1,0 +1,238 @@
+import { box, inset, type Path } from '$lib/core/base/geometry';
+import type { Piece } from '$lib/core/documents/item';
+import { heldAs, MATERIALS, openSides, type Side, stopPart, strokesOf } from '$lib/core/craft/sequence';
+import type { BlockMaker, Refusal } from './block';
+import { layPiece } from './layPiece';
+import { type Answers, fields, SIDES } from './pieceFields';
+import { needsRing, noTopping } from './refusals';
+import type { Site } from './site';
+import { spotPath } from './spots';
+import type { Standing } from './standing';
+
+/** What reaches over a seam that catches it, what an open edge keeps clear of the next seam, and a hem, mm. */
+const OVER_MM = 12;
+const CLEAR_MM = 12;
+const EDGE_MM = { fold: 0, hem: 20, casing: 30, elastic: 30, ribbon: 0, raw: 0 } as const;
+/** Pressed under where an edge is stitched down, mm. */
+const PRESSED_MM = 10;
+const OPPOSITE = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
+/** An own seam runs so far inside the edge, mm. */
+const INSIDE_MM = 3;
+/** What preparing it takes, s. */
+const PREPARED_S = { hem: 180, casing: 240, elastic: 300, ribbon: 180, gathered: 300, pleated: 360 } as const;
+/** Cloth that may be left with a raw edge. */
+const STAYS_WHOLE: readonly string[] = ['felt', 'vinyl', 'fleece'];
+
+/** Any piece of cloth, wherever it lies and whichever of its edges is caught, stitched down or open. */
+export const piece: BlockMaker<typeof fields> = {
+  kind: 'piece',
+  name: 'Piece of cloth',
+  summary:
+    'Any cloth of any outline, on or under the work, flat, folded, gathered or in pleats; each edge caught, stitched down or open.',
+  group: 'Cloth',
+  fields,
+  refuses: (standing, p) => needsRing(standing) ?? noTopping(standing) ?? cannotLie(standing, p),
+  make(site, p) {
+    const label = site.label('Piece');
+    const open = openOf(p);
+    const area = areaLine(site, p, label, open);
+    if (p.placement === 'yes') {
+      site.toMachine();
+      site.stop('placement', {
+        ...stopPart(`${label}: placement`, 'placement', /place|position/, [area], { visible: 'hidden' }),
+        thread: p.thread
+      });
+    }
+    prepare(site, p, label, open);
+    const below = p.lies.startsWith('below');
+    const id = layPiece(site, {
+      part: 'piece',
+      label,
+      cloth: p.cloth,
+      use: useOf(p),
+      area,
+      side: below ? 'below' : 'above',
+      // Face and side are as seen from above in stitching position.
+      face: p.lies === 'up' || p.lies === 'below-in' ? 'up' : 'down',
+      over: p.extent === 'whole' ? OVER_MM : 0,
+      hold: heldAs(p.cloth.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held),
+      note: noteOf(p, open),
+      more: {
+        shows: showsOf(p),
+        folded: p.form === 'folded',
+        ...(p.extent !== 'whole' && { shape: 'pre-cut' as const }),
+        ...formOf(p, open),
+        ...(p.backed !== 'no' && { backed: [BACKING[p.backed]] })
+      }
+    });
+    if (p.backed !== 'no') site.hand('backed', { do: 'back-cloth', pieceIds: [id] }, { free: true });
+    if (p.extent !== 'whole') stitchDown(site, p, label, area);
+  }
+};
+
+const BACKING = {
+  interfacing: MATERIALS.interfacing,
+  web: MATERIALS.web,
+  batting: MATERIALS.batting
+} as const;
+
+function openOf(p: Answers): Side[] {
+  return p.extent === 'whole' ? [] : SIDES.filter((side) => p[side] === 'open');
+}
+
+function caughtSides(p: Answers): Side[] {
+  return p.extent === 'whole' ? [...SIDES] : SIDES.filter((side) => p[side] === 'seam');
+}
+
+/** What hangs from one side alone swings out when the item is turned. */
+function hangsAt(p: Answers): Side | undefined {
+  const [only, ...others] = p.extent === 'side' ? caughtSides(p) : [];
+  return only !== undefined && others.length === 0 && openOf(p).length === 3 ? only : undefined;
+}
+
+function useOf(p: Answers): 'batting' | 'backing' | 'applique' {
+  if (p.cloth.kind === 'batting') return 'batting';
+  return p.extent === 'whole' && (p.lies === 'down' || p.lies.startsWith('below')) ? 'backing' : 'applique';
+}
+
+function showsOf(p: Answers): 'front' | 'back' | 'lining' | 'nothing' {
+  if (p.shows !== 'usual') return p.shows;
+  if (p.cloth.kind === 'batting') return 'nothing';
+  return p.lies === 'up' || hangsAt(p) ? 'front' : 'back';
+}
+
+function cannotLie(standing: Standing, p: Answers): Refusal | null {
+  const [first] = openOf(p);
+  if (first && p.openEdge === 'raw' && !STAYS_WHOLE.includes(p.cloth.kind))
+    return {
+      why: `${p.cloth.name} frays where its edge stays raw.`,
+      repair: 'Give the open edge a hem, or take felt or vinyl.'
+    };
+  if (first && p.openEdge === 'fold' && p.form !== 'folded')
+    return { why: 'Only what is folded has a fold at its edge.', repair: 'Fold it in half, or hem it.' };
+  if (p.form === 'folded' && openOf(p).length === 0)
+    return { why: 'A fold lies at an open edge, and none is open.', repair: 'Leave one edge open.' };
+  if (standing.closing)
+    return { why: 'Front and back are closed already.', repair: 'Move it before the back.' };
+  if (!p.lies.startsWith('below') && p.lies === 'up' && standing.covered && p.cloth.kind !== 'batting')
+    return {
+      why: `It would lie on ${standing.covered.name}, right side out, and end inside.`,
+      repair: 'Lay it right side down, or move it before the back.'
+    };
+  return null;
+}
+
+/** Where it lies: over a seam by its allowance, clear of one beside an open edge, on its own line everywhere else. */
+function areaLine(site: Site, p: Answers, label: string, open: readonly Side[]): string {
+  const { frame } = site;
+  if (p.extent === 'whole') return frame.seamId;
+  const path = p.extent === 'shape' ? spotPath(p) : alongSide(frame, p, open);
+  return site.line('area', `Place of the ${label.toLowerCase()}`, path);
+}
+
+function alongSide({ width: w, height: h }: Site['frame'], p: Answers, open: readonly Side[]): Path {
+  const reach = (side: Side, half: number): number =>
+    open.includes(side) ? half - CLEAR_MM : p[side] === 'seam' ? half + OVER_MM : half;
+  const [left, right, up, low] = [
+    reach('left', w / 2),
+    reach('right', w / 2),
+    reach('top', h / 2),
+    reach('bottom', h / 2)
+  ];
+  switch (p.side) {
+    case 'top':
+      return box(-left, -up, right, -h / 2 + p.much);
+    case 'bottom':
+      return box(-left, h / 2 - p.much, right, low);
+    case 'left':
+      return box(-left, -up, -w / 2 + p.much, low);
+    case 'right':
+      return box(w / 2 - p.much, -up, right, low);
+  }
+}
+
+/** How it is cut larger than it lies: doubled at its fold, gathered along its seam, turned under at open edges. */
+function formOf(p: Answers, open: readonly Side[]) {
+  const hangs = hangsAt(p);
+  const fold = foldSide(p, open);
+  const lengthwise = p.extent === 'side' && (p.side === 'left' || p.side === 'right') ? 'height' : 'width';
+  return {
+    ...(p.form === 'folded' && fold && { foldAt: fold }),
+    ...((p.form === 'gathered' || p.form === 'pleated') && {
+      takenUp: { along: lengthwise, times: Number(p.fullness) } as const
+    }),
+    ...(p.form !== 'folded' && turnedUnder(p, open)),
+    ...(hangs && { hangs })
+  };
+}
+
+/** A fold lies opposite the side it is laid along, where that is open. */
+function foldSide(p: Answers, open: readonly Side[]): Side | undefined {
+  const opposite = OPPOSITE[p.side];
+  return p.extent === 'side' && open.includes(opposite) ? opposite : open[0];
+}
+
+/** Hems and casings at open edges, and what is pressed under where an edge that frays is stitched down. */
+function turnedUnder(p: Answers, open: readonly Side[]): Pick<Piece, 'turnedUnder'> {
+  const hem = EDGE_MM[p.openEdge];
+  const pressed = STAYS_WHOLE.includes(p.cloth.kind) ? 0 : PRESSED_MM;
+  const at = (side: Side): number => (open.includes(side) ? hem : p[side] === 'stitched' ? pressed : 0);
+  const under = { width: at('left') + at('right'), height: at('top') + at('bottom') };
+  return p.extent !== 'whole' && under.width + under.height > 0 ? { turnedUnder: under } : {};
+}
+
+const PREPARED = {
+  hem: 'Hem the open edges of',
+  casing: 'Stitch the casing of',
+  elastic: 'Draw elastic through the edge of',
+  ribbon: 'Bind the open edges of'
+} as const;
+
+/** What is done to it before it is laid. */
+function prepare(site: Site, p: Answers, label: string, open: readonly Side[]): void {
+  const { openEdge } = p;
+  if (open.length > 0 && openEdge !== 'fold' && openEdge !== 'raw')
+    site.hand('edge', {
+      do: 'other',
+      title: `${PREPARED[openEdge]} ${label}`,
+      seconds: PREPARED_S[openEdge]
+    });
+  if (p.form === 'gathered' || p.form === 'pleated')
+    site.hand('form', {
+      do: 'other',
+      title: p.form === 'gathered' ? `Gather ${label} to the length of its seam` : `Press ${label} in pleats`,
+      seconds: PREPARED_S[p.form]
+    });
+}
+
+function noteOf(p: Answers, open: readonly Side[]): string | undefined {
+  const fold = foldSide(p, open);
+  if (p.form === 'folded' && fold)
+    return `Folded in half, the fold towards the ${fold}, raw edges over the seam.`;
+  const hangs = hangsAt(p);
+  return hangs
+    ? `Its raw edge over the seam at the ${hangs}, the rest towards the middle, clear of the other seams: it swings out when the item is turned.`
+    : undefined;
+}
+
+/** Edges that are stitched down: one line a little inside, left open where it is open or the seam catches it. */
+export function stitchDown(site: Site, p: Pick<Answers, 'thread' | Side>, label: string, area: string): void {
+  const stitched = SIDES.filter((side) => p[side] === 'stitched');
+  if (stitched.length === 0) return;
+  const inside = inset(site.s.pathOf(area), INSIDE_MM);
+  const seam = openSides(
+    inside,
+    SIDES.filter((side) => !stitched.includes(side)),
+    false
+  );
+  const lines = strokesOf(seam).map((path, at) =>
+    site.line(at === 0 ? 'own-seam' : `own-seam-${at + 1}`, `${label}: stitched down`, path)
+  );
+  site.toMachine();
+  site.stop('own-seam', {
+    ...stopPart(`${label}: stitched down`, 'topstitch', /stitch|edge|tack/, lines, { visible: 'front' }),
+    passes: 2,
+    thread: p.thread
+  });
+  site.freeHolds();
+}
