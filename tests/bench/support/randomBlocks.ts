@@ -30,6 +30,16 @@ function hides(kinds: readonly string[]): boolean {
   return (
     (has('panel') && (has('strips') || has('pocket'))) ||
     (has('cutwork-opening') && has('applique')) ||
+    // A pocket or piece that comes later would hide a design or a window.
+    ((has('pocket') || has('piece')) &&
+      ['details', 'name', 'applique', 'cutwork-opening', 'slot', 'pages'].some(has)) ||
+    (has('pocket') && has('piece')) ||
+    (has('strips') && has('piece')) ||
+    // Cloth over a name or a design, or two pieces of cloth on each other.
+    (has('applique') &&
+      (has('name') || has('details') || kinds.filter((kind) => kind === 'applique').length > 1)) ||
+    // A band from seam to seam lies under the spine of pages.
+    (has('caught') && has('pages')) ||
     (has('batting') && !has('front') && !has('strips'))
   );
 }
@@ -54,7 +64,8 @@ function drawn(draw: Draw, at: number): Case | null {
   const start = pick(['hooping', 'hooping', 'hooping', 'ready-made']);
   if (start === 'ready-made' && back === null)
     add('ready-made', { right: 0, towards: 0, width: 600, height: 800 });
-  else add('hooping');
+  // Cloth is cut as the ring needs.
+  else add('hooping', { wide: 0, high: 0 });
   const middle = BLOCKS.filter(
     ({ group, kind }) => !['Hooping', 'Back and edge', 'Afterwards'].includes(group) && kind !== 'own-stop'
   );
@@ -69,15 +80,24 @@ function drawn(draw: Draw, at: number): Case | null {
   // Cloth first: what it covers would be hidden.
   for (const { kind } of drawnKinds.filter((each) => FIRST.includes(each.kind))) add(kind);
   // What a seam is to catch lies loose until then, so it comes last.
-  for (const { kind } of drawnKinds.filter(
-    (each) => each.group !== 'Caught in' && !FIRST.includes(each.kind)
-  ))
-    add(kind);
-  if (start === 'ready-made') add('details');
-  for (const { kind } of drawnKinds.filter(({ group }) => group === 'Caught in')) add(kind);
-  if (back) add(back);
+  const late = (each: { group: string; kind: string }): boolean =>
+    each.group === 'Caught in' || each.kind === 'piece';
+  for (const { kind } of drawnKinds.filter((each) => !late(each) && !FIRST.includes(each.kind))) add(kind);
+  if (start === 'ready-made' && !drawnKinds.some(({ kind }) => kind === 'applique')) add('details');
+  for (const { kind } of drawnKinds.filter(late))
+    add(
+      kind,
+      kind === 'piece'
+        ? pieceOf(pick, back)
+        : kind === 'caught'
+          ? { side: pick(['top', 'left', 'right']) }
+          : {}
+    );
+  // What is caught lies at other sides than the opening.
+  if (back) add(back, back === 'back-turned' ? { at: 'bottom', also: 'no', from: 0 } : {});
   if (back === 'back-under' || (back === null && draw() < 0.4)) add(pick(['edge-satin', 'edge-cut']));
-  add('finishing', { pressed: 'usual' });
+  add('finishing', { pressed: 'usual', ...(back !== 'back-turned' && { then: 'usual' }) });
+  if (draw() < 0.2) add('sew-up', { parts: 'front, back' });
   if (draw() < 0.3) add('hardware');
   const made = own?.patternOf(params, blocks);
   // A block that refuses to stand where it is put makes no legal item.
@@ -110,6 +130,28 @@ function drawn(draw: Draw, at: number): Case | null {
       bobbin: 'white',
       schools: {}
     }
+  };
+}
+
+/** A piece that lies as one should: on the front, each edge caught where there is a seam, else stitched down, one open. */
+function pieceOf(pick: <T>(of: readonly T[]) => T, back: (typeof BACKS)[number]): Record<string, unknown> {
+  const closed = back === 'back-turned' ? pick(['seam', 'stitched']) : 'stitched';
+  const open = pick(['top', 'bottom', 'left', 'right']);
+  const edges = ['top', 'bottom', 'left', 'right'].map((side) => [
+    side,
+    side === open ? 'open' : closed === 'seam' ? 'seam' : 'stitched'
+  ]);
+  const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' }[open];
+  return {
+    extent: closed === 'seam' ? 'side' : 'shape',
+    side: opposite,
+    lies: 'up',
+    shows: 'usual',
+    form: 'flat',
+    openEdge: 'hem',
+    held: 'tape',
+    cloth: { kind: 'woven', name: 'Ticket buff', colour: '#d9bd8b' },
+    ...Object.fromEntries(edges)
   };
 }
 

@@ -41,6 +41,11 @@ export const ORDER_SAYINGS = {
     () => 'The piece comes from another hooping, and no placement line is stitched for it in this one.',
     'Stitch its placement line first, then lay the piece on it.'
   ),
+  'covered/later': saying<{ called: string; piece: string }>(
+    'warn',
+    ({ called, piece }) => `${piece} hides what ${called.toLowerCase()} has stitched.`,
+    'Move the design or the piece, or stitch it once the piece lies there.'
+  ),
   'covered/surface': saying<{ called: string; layer: string; hidden: boolean }>(
     'stop',
     ({ called, layer, hidden }) =>

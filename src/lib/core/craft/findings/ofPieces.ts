@@ -39,6 +39,27 @@ export const PIECE_SAYINGS = {
     ({ piece, overMm, unit }) => `The design reaches ${lengthIn(overMm, unit)} beyond the edge of ${piece}.`,
     'Place it nearer the middle, make it smaller, or mend the size of what you have.'
   ),
+  'covering/off-outline': saying<{ called: string }>(
+    'warn',
+    ({ called }) => `${called} reaches across the edge of the item: part of it is sewn over or cut off.`,
+    'Move it inside, or make it smaller.'
+  ),
+  'covering/overlap': saying<{ part: string; other: string }>(
+    'stop',
+    ({ part, other }) => `${part} lies on ${other.toLowerCase()}: the two would be one.`,
+    'Move them apart, or stitch them in a hooping each.'
+  ),
+  'caught/loose-end': saying<{ called: string; piece: string }>(
+    'stop',
+    ({ called, piece }) => `${called} would catch the loose end of ${piece} as well.`,
+    'Roll it up or fold it back, clear of every seam but its own.'
+  ),
+  'caught/in-opening': saying<{ called: string; piece: string }>(
+    'stop',
+    ({ called, piece }) =>
+      `${piece} lies in the opening that ${called.toLowerCase()} leaves: nothing catches it.`,
+    'Move it along its side, or leave the opening elsewhere.'
+  ),
   'caught/by-nothing': saying<{ piece: string }>(
     'stop',
     ({ piece }) => `No stitch has caught ${piece} since it was laid.`,

@@ -169,7 +169,7 @@ export class Sequence {
 
   /** What is sewn to something else later: where pieces are seen then is decided outside the hoop. */
   seenLater(pieceIds: readonly string[]): void {
-    for (const piece of this.#pattern.pieces) if (pieceIds.includes(piece.id)) piece.shows = 'nothing';
+    for (const piece of this.#pattern.pieces) if (pieceIds.includes(piece.id)) piece.seenLater = true;
   }
 
   /** Clamps pieces, from below up, and puts the hoop on the machine. */

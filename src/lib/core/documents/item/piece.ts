@@ -57,6 +57,10 @@ export const Piece = z.object({
     .object({ width: Mm, height: Mm })
     .optional()
     .describe('hems and casings, made before it is laid: it is cut so much wider and higher than it lies'),
+  seenLater: z
+    .boolean()
+    .optional()
+    .describe('sewn to something else outside the hoop, where it is decided what is seen of it'),
   hangs: z
     .enum(['top', 'bottom', 'left', 'right'])
     .optional()

@@ -10,7 +10,8 @@ export const faces: Check = (context) => {
   if (!last || last.hoop.where !== 'unhooped') return [];
   const seen = outside(last, context.item);
   return context.item.pieces.flatMap((piece): Finding[] => {
-    if (piece.shows === 'nothing' || !last.layers.some(({ pieceId }) => pieceId === piece.id)) return [];
+    if (piece.shows === 'nothing' || piece.seenLater) return [];
+    if (!last.layers.some(({ pieceId }) => pieceId === piece.id)) return [];
     const other = laidOtherwise(context, piece);
     if (other) return [other];
     const shown = seen[piece.shows].filter(({ layer }) => layer.pieceId === piece.id);

@@ -7,6 +7,7 @@ import { caught } from './caught';
 import { colours } from './colours';
 import { covered } from './covered';
 import { covering } from './covering';
+import { design } from './design';
 import { offEdge } from './offEdge';
 import { faces } from './faces';
 import { field } from './field';
@@ -21,6 +22,7 @@ import { impossible } from './impossible';
 import { iron } from './iron';
 import { leftOut } from './leftOut';
 import { looseEdge } from './looseEdge';
+import { loosePart } from './loosePart';
 import { named } from './named';
 import { needle } from './needle';
 import { opening } from './opening';
@@ -61,6 +63,7 @@ const CHECKS: readonly Check[] = [
   zip,
   covering,
   offEdge,
+  design,
   covered,
   through,
   reachable,
@@ -73,6 +76,7 @@ const CHECKS: readonly Check[] = [
   pins,
   hardParts,
   looseEdge,
+  loosePart,
   holes,
   bare,
   slot,
