@@ -50,7 +50,7 @@ describe('parts that lie where they must not', () => {
   it('stitching over what should hang free holds it down', () => {
     const over: Said = [
       'own-stop',
-      { role: 'topstitch', shape: 'rectangle', width: 40, height: 40, across: -40, stitches: 60 }
+      { role: 'topstitch', shape: 'rectangle', width: 40, height: 40, across: -35, stitches: 60 }
     ];
     expect(codes(tie({ reach: 60 }), over, ['back-turned', { at: 'right' }], 'finishing')).to.include(
       'caught/loose-end'

@@ -11,7 +11,7 @@ type Draw = () => number;
 const SHAPES = ['rounded', 'rectangle', 'oval', 'shield'];
 /** Cloth over much of the item, and what there is one of. */
 const FIRST = ['batting', 'front', 'strips', 'zip', 'panel'];
-const ONCE = [...FIRST, 'topping', 'cutwork-opening'];
+const ONCE = [...FIRST, 'topping', 'cutwork-opening', 'lace-part'];
 const BACKS = ['back-turned', 'back-under', null] as const;
 
 /** So many intact items, each of blocks that none of them refuses. */
@@ -83,7 +83,7 @@ function drawn(draw: Draw, at: number): Case | null {
   const late = (each: { group: string; kind: string }): boolean =>
     each.group === 'Caught in' || each.kind === 'piece';
   for (const { kind } of drawnKinds.filter((each) => !late(each) && !FIRST.includes(each.kind))) add(kind);
-  if (start === 'ready-made' && !drawnKinds.some(({ kind }) => kind === 'applique')) add('details');
+  if (blocks[0]?.kind === 'ready-made' && !drawnKinds.some(({ kind }) => kind === 'applique')) add('details');
   for (const { kind } of drawnKinds.filter(late))
     add(
       kind,

@@ -129,7 +129,7 @@ export const EVERYDAY = {
   },
   /** Lined apron: ruffle below, a tie at either side, a pocket in front. */
   apron: {
-    outline: { shape: 'rounded', width: 200, height: 260 },
+    outline: { shape: 'rectangle', width: 200, height: 260 },
     blocks: blocksOf(
       ['hooping', { ground: 'hooped', cloth: COTTON, stabiliser: 'cutaway' }],
       [

@@ -80,7 +80,7 @@
     />
   </div>
 {:else if question.kind === 'choice' || question.kind === 'outline'}
-  <div class="flex flex-col gap-1">
+  <div class="flex max-w-full min-w-0 flex-col gap-1">
     <label class="label" for={id}>{question.label}</label>
     <select
       {id}
@@ -100,6 +100,7 @@
             >Drawn: {name}</option
           >{/each}{/if}
     </select>
+    {#if help}<p class="text-sm text-soft">{help}</p>{/if}
   </div>
 {:else if question.kind === 'material'}
   <fieldset>

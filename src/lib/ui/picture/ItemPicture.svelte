@@ -40,7 +40,7 @@
   );
   const words = $derived(
     face && face.patches.length > 0
-      ? `${name}, ${side}: ${face.patches.map((patch) => `${patch.name}${patch.rightSide ? '' : ', wrong side out'}`).join('; ')}.`
+      ? `${name}, ${side}: ${face.patches.map((patch) => `${patch.name}${patch.amiss ? ', wrong side out' : ''}`).join('; ')}.`
       : `${name}: nothing to see yet.`
   );
   const shape = (region: Region): string =>

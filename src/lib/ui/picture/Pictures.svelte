@@ -32,9 +32,9 @@
         {LABELS[side]}{#if side === 'front'}, the bar is {formatLength(
             50,
             unit
-          )}{/if}{#if telling && patches.some(({ rightSide }) => !rightSide)}<strong class="text-hands"
+          )}{/if}{#if telling && patches.some(({ amiss }) => amiss)}<strong class="text-hands"
             >, wrong side out: {patches
-              .filter(({ rightSide }) => !rightSide)
+              .filter(({ amiss }) => amiss)
               .map((patch) => patch.name)
               .join(', ')}</strong
           >{/if}

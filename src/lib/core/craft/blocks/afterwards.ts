@@ -12,7 +12,7 @@ const finishingFields = {
     'Afterwards',
     {
       usual: 'It is finished',
-      'sewn-up': 'It is sewn to something else: cut with that seam, not turned and not closed yet'
+      'sewn-up': 'It is sewn to another part later'
     },
     'usual'
   ),

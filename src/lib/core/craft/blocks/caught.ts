@@ -6,7 +6,7 @@ import {
   length,
   material,
   onlyWhere,
-  type Side,
+  outermost,
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
@@ -64,7 +64,7 @@ export const caught: BlockMaker<typeof fields> = {
     const label = site.label(PIECE[p.what]);
     const across = p.other === 'opposite';
     const whole = lengthOf(site.frame, p);
-    const lies = across ? whole : Math.min(whole, roomFor(site.frame, p.side, turned));
+    const lies = across ? whole : Math.min(whole, roomFor(site.frame, p, turned));
     const end = site.line(
       'end',
       `Place of the ${label.toLowerCase()}`,
@@ -106,9 +106,22 @@ function lengthOf({ width, height }: Frame, { side, reach, other }: Answers): nu
 }
 
 /** How much of it lies stretched out; the rest is rolled up and kept clear of the needle. */
-function roomFor({ width, height }: Frame, side: Side, turned: boolean): number {
+function roomFor(
+  { seam, width, height }: Frame,
+  { side, along, width: wide }: Answers,
+  turned: boolean
+): number {
   if (!turned) return BESIDE_MM + END_MM;
-  return Math.max(30, (side === 'top' || side === 'bottom' ? height : width) - CLEAR_MM + END_MM);
+  const [from, to] = [along - wide / 2, along + wide / 2];
+  const here = outermost(seam, side, from, to);
+  const there = outermost(seam, OPPOSITE[side], from, to);
+  const across =
+    here === undefined || there === undefined
+      ? side === 'top' || side === 'bottom'
+        ? height
+        : width
+      : Math.abs(there - here);
+  return Math.max(30, across - CLEAR_MM + END_MM);
 }
 
 function noteOf({ other, side }: Answers, turned: boolean, rolled: boolean): string {
@@ -129,25 +142,16 @@ function band({ width: w, height: h }: Frame, { side, along, width }: Answers): 
     : box(-w / 2 - END_MM, along - half, w / 2 + END_MM, along + half);
 }
 
-/** Its end over the seam, the rest inwards where the item is turned, outwards where it is not. */
-function strip(
-  { width: w, height: h }: Frame,
-  { side, along, width }: Answers,
-  reach: number,
-  inward: boolean
-): Path {
+/** Its end over the seam as it runs there, the rest inwards where the item is turned, outwards where it is not. */
+function strip(frame: Frame, { side, along, width }: Answers, reach: number, inward: boolean): Path {
   const half = width / 2;
   const [near, far] = inward ? [reach, END_MM] : [END_MM, reach];
-  switch (side) {
-    case 'top':
-      return box(along - half, -h / 2 - far, along + half, -h / 2 + near);
-    case 'bottom':
-      return box(along - half, h / 2 - near, along + half, h / 2 + far);
-    case 'left':
-      return box(-w / 2 - far, along - half, -w / 2 + near, along + half);
-    case 'right':
-      return box(w / 2 - near, along - half, w / 2 + far, along + half);
-  }
+  const upright = side === 'top' || side === 'bottom';
+  const out = upright ? frame.height / 2 : frame.width / 2;
+  const first = side === 'top' || side === 'left';
+  const at = outermost(frame.seam, side, along - half, along + half) ?? (first ? -out : out);
+  const [low, high] = first ? [at - far, at + near] : [at - near, at + far];
+  return upright ? box(along - half, low, along + half, high) : box(low, along - half, high, along + half);
 }
 
 const pocketFields = {

@@ -146,7 +146,10 @@ function written(
 
 /** What is stitched beyond the outline needs its place in the hoop too. */
 function roomFor(s: Sequence): void {
-  const used = new Set(s.sofar.expected.flatMap(({ lineIds }) => lineIds));
+  const runs = s.sofar.entries.flatMap((entry) =>
+    entry.kind === 'hand' && entry.op.do === 'insert-run' ? (entry.op.lineId ?? []) : []
+  );
+  const used = new Set([...s.sofar.expected.flatMap(({ lineIds }) => lineIds), ...runs]);
   const box = extentsOfAll(s.sofar.lines.filter(({ id }) => used.has(id)).map(({ path }) => path));
   if (!box) return;
   const { width, height } = s.sofar.variant.size;

@@ -1,7 +1,16 @@
-import { box, inset, type Path } from '$lib/core/base/geometry';
+import { box, contains, inset, type Path, pointsAlong, regionOf } from '$lib/core/base/geometry';
 import type { Piece } from '$lib/core/documents/item';
-import { heldAs, MATERIALS, openSides, type Side, stopPart, strokesOf } from '$lib/core/craft/sequence';
+import {
+  heldAs,
+  innermost,
+  MATERIALS,
+  openSides,
+  type Side,
+  stopPart,
+  strokesOf
+} from '$lib/core/craft/sequence';
 import type { BlockMaker, Refusal } from './block';
+import type { Frame } from './frame';
 import { layPiece } from './layPiece';
 import { type Answers, fields, SIDES } from './pieceFields';
 import { needsRing, noTopping } from './refusals';
@@ -13,6 +22,8 @@ import type { Standing } from './standing';
 const OVER_MM = 12;
 const CLEAR_MM = 12;
 const EDGE_MM = { fold: 0, hem: 20, casing: 30, elastic: 30, ribbon: 0, raw: 0 } as const;
+/** So near its own seam an end may lie over the corner of another, mm. */
+const NEAR_MM = 15;
 /** Pressed under where an edge is stitched down, mm. */
 const PRESSED_MM = 10;
 const OPPOSITE = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
@@ -66,6 +77,7 @@ export const piece: BlockMaker<typeof fields> = {
       }
     });
     if (p.backed !== 'no') site.hand('backed', { do: 'back-cloth', pieceIds: [id] }, { free: true });
+    if (p.basted === 'yes') baste(site, p, label, area);
     if (p.extent !== 'whole') stitchDown(site, p, label, area);
   }
 };
@@ -130,25 +142,25 @@ function areaLine(site: Site, p: Answers, label: string, open: readonly Side[]):
   return site.line('area', `Place of the ${label.toLowerCase()}`, path);
 }
 
-function alongSide({ width: w, height: h }: Site['frame'], p: Answers, open: readonly Side[]): Path {
-  const reach = (side: Side, half: number): number =>
-    open.includes(side) ? half - CLEAR_MM : p[side] === 'seam' ? half + OVER_MM : half;
-  const [left, right, up, low] = [
-    reach('left', w / 2),
-    reach('right', w / 2),
-    reach('top', h / 2),
-    reach('bottom', h / 2)
-  ];
-  switch (p.side) {
-    case 'top':
-      return box(-left, -up, right, -h / 2 + p.much);
-    case 'bottom':
-      return box(-left, h / 2 - p.much, right, low);
-    case 'left':
-      return box(-left, -up, -w / 2 + p.much, low);
-    case 'right':
-      return box(w / 2 - p.much, -up, right, low);
-  }
+function alongSide(frame: Frame, p: Answers, open: readonly Side[]): Path {
+  const { width, height } = frame;
+  const upright = p.side === 'top' || p.side === 'bottom';
+  const [base, ends] = upright ? [height / 2, width / 2] : [width / 2, height / 2];
+  const sign = p.side === 'top' || p.side === 'left' ? -1 : 1;
+  const inner = sign * (base - p.much);
+  const outer = sign * (p[p.side] === 'seam' ? base + OVER_MM : base);
+  // Where an outline draws together, an open end keeps clear of it as it runs there.
+  const free = (side: Side, usual: number): number => {
+    if (!open.includes(side)) return p[side] === 'seam' ? usual + OVER_MM : usual;
+    const near = sign * Math.max(base - NEAR_MM, base - p.much / 2);
+    const [from, to] = [Math.min(inner, near), Math.max(inner, near)];
+    const least = innermost(frame.seam, side, from, to) ?? usual;
+    return Math.max(5, Math.floor(Math.min(usual, least) - CLEAR_MM));
+  };
+  const [first, last] = upright ? (['left', 'right'] as const) : (['top', 'bottom'] as const);
+  const [before, after] = [-free(first, ends), free(last, ends)];
+  const [low, high] = [Math.min(inner, outer), Math.max(inner, outer)];
+  return upright ? box(before, low, after, high) : box(low, before, high, after);
 }
 
 /** How it is cut larger than it lies: doubled at its fold, gathered along its seam, turned under at open edges. */
@@ -213,6 +225,33 @@ function noteOf(p: Answers, open: readonly Side[]): string | undefined {
   return hangs
     ? `Its raw edge over the seam at the ${hangs}, the rest towards the middle, clear of the other seams: it swings out when the item is turned.`
     : undefined;
+}
+
+/** A run inside the seam allowance holds it before the rest comes: then an opening may lie over it. */
+function baste(site: Site, p: Answers, label: string, area: string): void {
+  const sides = SIDES.filter((side) => p.extent === 'whole' || p[side] === 'seam');
+  const seam = openSides(
+    site.frame.seam,
+    SIDES.filter((side) => !sides.includes(side)),
+    false
+  );
+  const within = regionOf(site.s.pathOf(area));
+  const lines = strokesOf(seam).flatMap((path, at) => {
+    const points = pointsAlong(path, 2).filter((point) => contains(within, point));
+    return points.length < 2
+      ? []
+      : site.line(at === 0 ? 'basted' : `basted-${at + 1}`, `${label}: held in its seam`, {
+          closed: false,
+          points
+        });
+  });
+  if (lines.length === 0) return;
+  site.toMachine();
+  site.stop('basted', {
+    ...stopPart(`${label}: held in its seam`, 'tack-down', /bast|tack|hold/, lines, { visible: 'hidden' }),
+    thread: p.thread
+  });
+  site.freeHolds();
 }
 
 /** Edges that are stitched down: one line a little inside, left open where it is open or the seam catches it. */

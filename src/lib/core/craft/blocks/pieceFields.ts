@@ -105,6 +105,11 @@ export const fields = {
     },
     'no'
   ),
+  basted: choice(
+    'Held in its seam first',
+    { no: 'No: the seam that closes catches it', yes: 'Stitched in the allowance' },
+    'no'
+  ),
   placement: choice('A placement line shows where it goes', { no: 'No', yes: 'Yes' }, 'no'),
   held: hold('Held with', 'tape'),
   thread: thread('Thread of its own stitching', 'Cream', '#efe3c4')

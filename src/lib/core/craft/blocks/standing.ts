@@ -136,7 +136,9 @@ function asked(sofar: Readonly<Pattern>, hoop: StackState, frame: Frame): Standi
     ),
     basted: seams.some(({ role }) => role === 'basting'),
     covered,
-    under: pieceOf(layers.find((layer) => isOf(layer, 'below', 'backing', pieceOf))),
+    under: pieceOf(
+      layers.find((layer) => isOf(layer, 'below', 'backing', pieceOf) && pieceOf(layer)?.shows !== 'lining')
+    ),
     closing: closing && covered ? closed(closing, sofar) : null,
     edged: seams.some(
       ({ role, lineIds }) =>

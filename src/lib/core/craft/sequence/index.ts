@@ -30,7 +30,16 @@ export {
   type PatternEntry,
   type Truth
 } from './pattern';
-export { openingsOf, openSides, type OpenSeam, seamOpening, type Side, strokesOf } from './seamOpening';
+export {
+  innermost,
+  openingsOf,
+  openSides,
+  outermost,
+  type OpenSeam,
+  seamOpening,
+  type Side,
+  strokesOf
+} from './seamOpening';
 export { Sequence } from './sequence';
 export { stopPart, type StopPart } from './stopPart';
 export { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';

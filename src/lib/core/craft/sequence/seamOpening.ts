@@ -5,7 +5,8 @@ import {
   type Path,
   pathLength,
   type Point,
-  pointAt
+  pointAt,
+  pointsAlong
 } from '$lib/core/base/geometry';
 import type { Line } from '$lib/core/documents/item';
 
@@ -63,6 +64,36 @@ export function seamOpening(
   const start = (middle + whole / 2) % whole;
   const moved = (from - start + 2 * whole) % whole;
   return { path: begunAt(seam, start), gaps: [{ from: moved, to: moved + wide }] };
+}
+
+/**
+ * How far out on one side a seam runs within a band across it: for the top the least y, for the right the greatest x.
+ *
+ * @param from left or upper end of the band
+ * @param to right or lower end
+ *
+ * @example
+ * outermost(shapePath('rectangle', 160, 200), 'top', -10, 10) // -100
+ */
+export function outermost(seam: Path, side: Side, from: number, to: number): number | undefined {
+  const upright = side === 'top' || side === 'bottom';
+  const there = pointsAlong(seam, STEP_MM).flatMap(([x, y]) => {
+    const [across, out] = upright ? [x, y] : [y, x];
+    return across >= from && across <= to ? [out] : [];
+  });
+  if (there.length === 0) return undefined;
+  return side === 'top' || side === 'left' ? Math.min(...there) : Math.max(...there);
+}
+
+/** How near to the middle a seam comes on one side within a band across it, as a distance from the middle, mm. */
+export function innermost(seam: Path, side: Side, from: number, to: number): number | undefined {
+  const beside = side === 'left' || side === 'right';
+  const sign = side === 'left' || side === 'top' ? -1 : 1;
+  const there = pointsAlong(seam, STEP_MM).flatMap(([x, y]) => {
+    const [across, out] = beside ? [y, sign * x] : [x, sign * y];
+    return across >= from && across <= to && out > 0 ? [out] : [];
+  });
+  return there.length === 0 ? undefined : Math.min(...there);
 }
 
 const ALL_SIDES: readonly Side[] = ['bottom', 'top', 'left', 'right'];

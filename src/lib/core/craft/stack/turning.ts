@@ -1,8 +1,9 @@
 import type { StackEffect } from '$lib/core/craft/operations';
-import { extentsOfAll, mirroredAcross, type Point } from '$lib/core/base/geometry';
+import { mirroredAcross, type Point } from '$lib/core/base/geometry';
 import { findPiece, type Item } from '$lib/core/documents/item';
 import { nameOf } from './laying';
 import { type Change, type Layer, refuse, type Seam, type StackState } from './state';
+import { liesAt, samplesOf } from './under';
 
 /** Smallest opening that work can be turned through, mm. */
 export const LEAST_OPENING_MM = 60;
@@ -83,27 +84,35 @@ function turnedSheets(state: StackState, op: Extract<StackEffect, { does: 'turn'
 /** Whether a layer is caught by the closing seam alone, so that it swings out when the work is turned. */
 function hangsFrom({ pieceId }: Layer, { seams }: StackState, item: Item): boolean {
   const through = seams.filter((seam) => seam.layers.includes(pieceId));
-  return findPiece(item, pieceId)?.hangs !== undefined && through.length > 0 && through.every(closes);
+  return (
+    findPiece(item, pieceId)?.hangs !== undefined &&
+    through.some(closes) &&
+    through.every((seam) => closes(seam) || seam.role === 'tack-down')
+  );
 }
 
 /** What hangs lies between the two sheets, the other way up, beyond the side of the seam it is caught at. */
 function swungOut(turned: Change, hanging: Layer[], { seams }: StackState, item: Item): Change {
   const out = hanging.map((layer): Layer => {
     const side = findPiece(item, layer.pieceId)?.hangs ?? 'bottom';
-    const paths = seams.filter((each) => closes(each) && each.layers.includes(layer.pieceId));
-    const box = extentsOfAll(paths.flatMap((seam) => seam.paths));
-    if (!box) return layer;
-    const { minX, minY, maxX, maxY } = box;
-    const [from, to]: [Point, Point] =
-      side === 'top' || side === 'bottom'
-        ? [
-            [minX, side === 'top' ? minY : maxY],
-            [maxX, side === 'top' ? minY : maxY]
-          ]
-        : [
-            [side === 'left' ? minX : maxX, minY],
-            [side === 'left' ? minX : maxX, maxY]
-          ];
+    const upright = side === 'top' || side === 'bottom';
+    const along = seams
+      .filter((each) => closes(each) && each.layers.includes(layer.pieceId))
+      .flatMap(({ paths }) => paths.flatMap(samplesOf))
+      .filter((point) => liesAt(layer, point))
+      .map(([x, y]) => (upright ? y : x));
+    if (along.length === 0) return layer;
+    // At the seam as it runs there; a mirror is straight.
+    const at = side === 'top' || side === 'left' ? Math.min(...along) : Math.max(...along);
+    const [from, to]: [Point, Point] = upright
+      ? [
+          [0, at],
+          [1, at]
+        ]
+      : [
+          [at, 0],
+          [at, 1]
+        ];
     const face = layer.face === 'up' ? 'down' : 'up';
     return { ...layer, face, outline: mirroredAcross(layer.outline, from, to), hangs: true };
   });

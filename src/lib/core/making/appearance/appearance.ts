@@ -9,6 +9,7 @@ import {
 import {
   type ClothPhoto,
   findLine,
+  findPiece,
   isStabiliserKind,
   isTwoSided,
   type Item,
@@ -33,6 +34,8 @@ export interface Patch {
   kind: MaterialKind;
   colour: string;
   rightSide: boolean;
+  /** Its wrong side shows where its right side is meant to be seen. */
+  amiss?: true;
   /** A photo of its right side, true to size. */
   photo?: ClothPhoto;
   /** mm, as seen from above in stitching position. */
@@ -114,7 +117,11 @@ export function appearance(state: StackState, item: Item): Appearance {
     const { art } = name === 'inside' ? { art: [] } : artOn(name, state, item);
     return {
       side: name,
-      patches: cloth.map(patchOf),
+      patches: cloth.map((each) => {
+        const patch = patchOf(each);
+        const amiss = !patch.rightSide && isMeant(item, patch.pieceId, name);
+        return amiss ? { ...patch, amiss } : patch;
+      }),
       threads: threads.flatMap(({ face, work }) => (face === name ? [work] : [])),
       art,
       fittings: []
@@ -166,6 +173,12 @@ export function sketchOf({ box, sides }: Appearance): Appearance {
 
 function isInHoop({ hoop }: StackState): boolean {
   return hoop.where !== 'unhooped' && hoop.where !== 'empty';
+}
+
+/** Whether a piece is meant to be seen on a face: cloth alone shows its wrong side behind as a matter of course. */
+function isMeant(item: Item, pieceId: string, side: Side['side']): boolean {
+  const piece = findPiece(item, pieceId);
+  return piece?.seenLater !== true && piece?.shows === (side === 'inside' ? 'lining' : side);
 }
 
 function patchOf({ layer, rightSide, region }: Shown): Patch {

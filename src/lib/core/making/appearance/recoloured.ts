@@ -27,7 +27,7 @@ export function recoloured(state: StackState, item: Item): Appearance {
 }
 
 function inMaterial(patch: Patch, { kind, colour, photo }: Material): Patch {
-  const { pieceId, name, rightSide, region, teeth, folds } = patch;
-  const plain = { pieceId, name, rightSide, region, teeth, folds, kind, colour };
+  const { pieceId, name, rightSide, amiss, region, teeth, folds } = patch;
+  const plain = { pieceId, name, rightSide, ...(amiss && { amiss }), region, teeth, folds, kind, colour };
   return photo && rightSide ? { ...plain, photo } : plain;
 }

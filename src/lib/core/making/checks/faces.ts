@@ -12,6 +12,8 @@ export const faces: Check = (context) => {
   return context.item.pieces.flatMap((piece): Finding[] => {
     if (piece.shows === 'nothing' || piece.seenLater) return [];
     if (!last.layers.some(({ pieceId }) => pieceId === piece.id)) return [];
+    // A lining is looked for where a zip shows it.
+    if (piece.shows === 'lining' && seen.lining.length === 0) return [];
     const other = laidOtherwise(context, piece);
     if (other) return [other];
     const shown = seen[piece.shows].filter(({ layer }) => layer.pieceId === piece.id);

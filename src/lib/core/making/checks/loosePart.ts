@@ -1,16 +1,18 @@
-import { pointAt, type Point } from '$lib/core/base/geometry';
+import { pointAt, type Point, regionExtents } from '$lib/core/base/geometry';
 import { found } from '$lib/core/craft/findings';
 import { type Layer, liesAt, samplesOf } from '$lib/core/craft/stack';
 import { findLine, findPiece, type Item, type Piece, type Role } from '$lib/core/documents/item';
-import { boxOf, type Check, type CheckContext, type Finding, runsOf } from './finding';
+import { type Check, type Finding, runsOf } from './finding';
 
-/** A part that hangs is caught within so far of its side; a seam farther in holds the end that should come free, mm. */
-const DEEP_MM = 15;
+/** A part that hangs is caught within so far of its end; a seam farther in holds what should come free, mm. */
+const DEEP_MM = 30;
 /** Gaps are looked at every so far, mm. */
 const STEP_MM = 2;
 /** So much of an end in a gap is not caught, mm. */
 const LEAST_IN_GAP_MM = 6;
 const SHOWS: readonly Role[] = ['placement', 'centre-mark', 'closure-mark'];
+
+const OPPOSITE = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
 
 type Run = ReturnType<typeof runsOf>[number];
 
@@ -22,9 +24,9 @@ export const loosePart: Check = (context) => {
     return run.before.layers.flatMap((layer): Finding[] => {
       const piece = findPiece(context.item, layer.pieceId);
       if (!piece?.hangs || layer.hangs) return [];
-      const code = endCaught(run, layer, piece.hangs, context)
+      const code = endCaught(run, layer, piece.hangs)
         ? 'caught/loose-end'
-        : inOpening(run, layer, context.item)
+        : !layer.holds.includes('stitched') && inOpening(run, layer, context.item)
           ? 'caught/in-opening'
           : null;
       if (code === null || said.has(code + piece.id)) return [];
@@ -34,23 +36,14 @@ export const loosePart: Check = (context) => {
   });
 };
 
-function endCaught(
-  { paths, role, stepId }: Run,
-  layer: Layer,
-  side: NonNullable<Piece['hangs']>,
-  context: CheckContext
-): boolean {
+function endCaught({ paths }: Run, layer: Layer, side: NonNullable<Piece['hangs']>): boolean {
   const on = paths.flatMap(samplesOf).filter((point) => liesAt(layer, point));
-  if (on.length === 0) return false;
-  const closing =
-    role === 'closing-seam' || role === 'satin-edge' || role === 'tack-down'
-      ? paths
-      : (runsOf(context).find((run) => run.role === 'closing-seam' && run.stepId !== stepId)?.paths ?? []);
-  const [path] = closing;
-  if (!path) return false;
-  const { minX, minY, maxX, maxY } = boxOf(path);
+  const own = regionExtents([layer.outline]);
+  if (on.length === 0 || !own) return false;
+  // Laid inwards it is caught at the end that lies outside, laid outwards at the other.
+  const from = layer.where === 'above' ? side : OPPOSITE[side];
   const depth = ([x, y]: Point): number =>
-    ({ top: y - minY, bottom: maxY - y, left: x - minX, right: maxX - x })[side];
+    ({ top: y - own.minY, bottom: own.maxY - y, left: x - own.minX, right: own.maxX - x })[from];
   return on.some((point) => depth(point) > DEEP_MM);
 }
 

@@ -22,6 +22,7 @@ import {
 const STRAY = 0.2;
 /** The outside of a rim’s satin lies so close to the size of the item, mm. */
 const RIM_MM = 2;
+const HOLDS: readonly Role[] = ['tack-down', 'closing-seam', 'topstitch'];
 const FRAYS: readonly MaterialKind[] = ['woven', 'canvas', 'knit', 'towelling'];
 
 /** Edges that the satin does not hide: cloth left outside it, cloth cut back too far, cloth left raw. */
@@ -177,7 +178,7 @@ function isTacked(
   pieceId: string,
   laid: number
 ): boolean {
-  return at > laid && role === 'tack-down' && after.state.seams.at(-1)?.layers.includes(pieceId) === true;
+  return at > laid && HOLDS.includes(role) && after.state.seams.at(-1)?.layers.includes(pieceId) === true;
 }
 
 /** Points of a path that are enough to judge an edge. */
