@@ -74,7 +74,7 @@ const ITEMS: Record<string, [outline: Record<string, unknown>, blocks: Said[]]> 
         },
         'Casing'
       ],
-      ['back-turned', { at: 'bottom', from: 40 }],
+      ['back-turned', { at: 'left', from: -60 }],
       'finishing'
     ]
   ],
