@@ -188,7 +188,18 @@ const HARDWARE: Record<OperationOf<'hardware'>['kind'], string> = {
 const hardwareFields = {
   what: choice('What', HARDWARE, 'snap'),
   count: count('How many', 1, 1, 20),
-  holes: count('Holes to punch', 2, 0, 40, 'two for each snap')
+  holes: count('Holes to punch', 2, 0, 40, 'two for each snap'),
+  where: choice(
+    'Where they sit',
+    {
+      marks: 'At the marks',
+      top: 'In a row along the top',
+      bottom: 'In a row along the bottom',
+      left: 'In a row on the left',
+      right: 'In a row on the right'
+    },
+    'marks'
+  )
 } as const;
 
 /** Snaps, eyelets, rings and the like, once the item is out of the hoop. */
@@ -199,9 +210,14 @@ export const hardware: BlockMaker<typeof hardwareFields> = {
   group: 'Afterwards',
   fields: hardwareFields,
   refuses: needsOut,
-  make(site, { what, count: many, holes }) {
+  make(site, { what, count: many, holes, where }) {
     const punched = holes > 0 ? [site.hand('punch', { do: 'punch', holes })] : [];
-    site.hand('set', { do: 'hardware', kind: what, count: many }, { needs: punched });
+    const row = where === 'left' || where === 'right' ? `on the ${where}` : `along the ${where}`;
+    site.hand(
+      'set',
+      { do: 'hardware', kind: what, count: many },
+      { needs: punched, ...(where !== 'marks' && { note: `In a row ${row}, evenly spaced.` }) }
+    );
   }
 };
 

@@ -1,5 +1,5 @@
 import { offsetPath, segment, shifted } from '$lib/core/base/geometry';
-import { choice, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
+import { choice, count, MATERIALS, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { needsRing, needsSurface, noTopping } from './refusals';
 import { spotFields, spotPath } from './spots';
@@ -7,7 +7,9 @@ import type { Site } from './site';
 
 const SATIN_MM = 3;
 const WASHES = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'] as const;
-const ANGLES = [0, 45, 90, 135] as const;
+/** Angles of so many cutting needles, spread evenly over half a turn. @example anglesOf(3) // [0, 60, 120] */
+const anglesOf = (needles: number): number[] =>
+  Array.from({ length: needles }, (_, at) => Math.round((180 / needles) * at));
 
 const windowFields = {
   ...spotFields(40, 30),
@@ -16,10 +18,11 @@ const windowFields = {
     {
       scissors: 'Scissors: the cloth only',
       'cut-through': 'Knife: cloth and stabiliser, then patched',
-      needles: 'Cutting needles at four angles'
+      needles: 'Cutting needles, each at its own angle'
     },
     'scissors'
   ),
+  needles: onlyWhere(count('Cutting needles', 4, 2, 4, 'as many as the set has'), 'school', 'needles'),
   thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
 } as const;
 
@@ -71,7 +74,7 @@ export const cutworkOpening: BlockMaker<typeof windowFields> = {
       ...stopPart('Cut outline', 'cut-line', /outline|cut/, [window], hidden),
       passes: 2
     });
-    cut(site, p.school, { window, top: top.id, base });
+    cut(site, p, { window, top: top.id, base });
     site.toMachine();
     site.stop('bars', {
       ...stopPart('Bars', 'bars', /bar/, bars, { threadOf: site.key('satin'), visible: 'both' }),
@@ -91,12 +94,12 @@ export const cutworkOpening: BlockMaker<typeof windowFields> = {
 
 function cut(
   site: Site,
-  school: 'scissors' | 'cut-through' | 'needles',
+  { school, needles }: { school: 'scissors' | 'cut-through' | 'needles'; needles: number },
   on: { window: string; top: string; base: string[] }
 ): void {
   if (school === 'needles') {
     let before = site.key('outline');
-    for (const angle of ANGLES) {
+    for (const angle of anglesOf(needles)) {
       const needle = site.hand(
         `needle-${angle}`,
         { do: 'needle', needle: `cutting, ${angle} degrees` },
