@@ -55,7 +55,7 @@ describe('a pattern of one’s own', () => {
       'Move it after the finishing.'
     );
     expect(offers.find(({ block }) => block.kind === 'finishing')?.refusal?.why).to.equal(
-      'The item is finished once.'
+      'This hooping is finished once.'
     );
   });
 });

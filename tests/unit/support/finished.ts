@@ -138,7 +138,7 @@ export const FINISHED: Record<string, End> = {
     threads: { hidden: 2, front: 2 }
   },
   'pot-holder': {
-    front: ['FRONT right'],
+    front: ['FRONT right', 'LOOP right'],
     back: ['BACK right', 'LOOP right'],
     lining: [],
     hidden: ['BATTING', 'BACK BATTING'],
@@ -166,10 +166,10 @@ export const FINISHED: Record<string, End> = {
     threads: { hidden: 1, front: 3, both: 1 }
   },
   bookmark: {
-    front: ['FRONT right'],
-    back: ['BACK right'],
+    front: ['FRONT right', 'RIBBON right'],
+    back: ['BACK right', 'RIBBON wrong'],
     lining: [],
-    hidden: ['RIBBON'],
+    hidden: [],
     threads: { hidden: 1, front: 2, both: 1 }
   },
   'elastic-pocket': {

@@ -176,7 +176,7 @@ export const SHEETS: Record<string, string[]> = {
   ],
   bookmark: [
     ...['hoop hooping-stabiliser', 'hoop-on', 'S Placement line', 'lay front-cloth above up'],
-    ...['S Tack-down', 'S Colour', 'hoop-off', 'turn-over', 'lay ribbon-piece below down', 'snip'],
+    ...['S Tack-down', 'S Colour', 'hoop-off', 'turn-over', 'lay ribbon-piece below up', 'snip'],
     ...['lay back-back below down', 'turn-over', 'hoop-on', 'check-under', 'S Outline', 'hoop-off'],
     ...['inspect', 'unhoop', 'untape', 'snip', 'tear-away', 'cut-out']
   ],

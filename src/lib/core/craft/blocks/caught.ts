@@ -63,6 +63,7 @@ export const caught: BlockMaker<typeof fields> = {
     const turned = site.frame.edge === 'turned';
     const label = site.label(PIECE[p.what]);
     const across = p.other === 'opposite';
+    const folded = p.what === 'loop' || p.what === 'strap';
     const whole = lengthOf(site.frame, p);
     const lies = across ? whole : Math.min(whole, roomFor(site.frame, p, turned));
     const end = site.line(
@@ -79,13 +80,13 @@ export const caught: BlockMaker<typeof fields> = {
       area: end,
       // Between front and back, whichever side the back comes on.
       side: turned || across ? 'above' : 'below',
-      // Right side to the right side it comes to lie beside once it swings out.
-      face: across ? 'up' : 'down',
+      // Right sides together where it swings out when the item is turned; else its right side goes with the front.
+      face: turned && !across && !folded ? 'down' : 'up',
       hold: { by: 'tape', strips: 2 },
       note: noteOf(p, turned, lies < whole),
       more: {
         shape: 'pre-cut',
-        folded: p.what === 'loop' || p.what === 'strap',
+        folded,
         bound: true,
         ...(p.what === 'loop' && !across && { foldAt: turned ? OPPOSITE[p.side] : p.side }),
         ...(lies < whole && {

@@ -58,8 +58,23 @@ export function offersAt(draft: () => Sequence, blocks: readonly Block[], at: nu
   const standing = written(draft, blocks).standings[at];
   return BLOCKS.map((block) => {
     const made = block.with({});
+    if (block.kind === 'finishing' && isFinished(blocks, at))
+      return {
+        block,
+        refusal: { why: 'This hooping is finished once.', repair: 'Move the finishing that is there.' }
+      };
     return { block, refusal: made.ok && standing ? made.block.refuses(standing) : null };
   });
+}
+
+/** Whether the hooping a place lies in has its finishing: another hooping has its own. */
+function isFinished(blocks: readonly Block[], at: number): boolean {
+  const hoops = ({ kind }: Block): boolean => blockOf(kind)?.group === 'Hooping';
+  const from = blocks.slice(0, at).findLastIndex(hoops) + 1;
+  const next = blocks.slice(at).findIndex(hoops);
+  return blocks
+    .slice(from, next < 0 ? blocks.length : at + next)
+    .some(({ kind, id }) => kind === 'finishing' || id === 'finishing');
 }
 
 interface Written extends Composed {

@@ -2,6 +2,8 @@ import { length, material, thread, threads } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
 import { block, outlineOf } from './recipe';
 
+/** Share of the height that the pocket takes at most. */
+const MOST = 0.6;
 const COTTON = { woven: 'Woven cotton', canvas: 'Canvas' };
 const FIELDS = {
   width: length('Finished width', 150, 60, 300),
@@ -21,10 +23,15 @@ export const elasticPocket: Construction<typeof FIELDS> = {
   summary: 'A folded pocket with elastic in its fold, caught in the seam of a turned item.',
   fields: FIELDS,
   draft: ({ width, height }) => outlineOf({ shape: 'rounded', width, height }),
-  recipe: ({ pocketHeight, front, pocket, back, colours, seams }) => [
+  recipe: ({ height, pocketHeight, front, pocket, back, colours, seams }) => [
     block('hooping', 'hooping', { stabiliser: 'cutaway', ground: 'hooped', cloth: front }),
     block('design', 'details', { where: 'upper', colours }, 'Design'),
-    block('pocket', 'pocket', { height: pocketHeight, elastic: 'yes', cloth: pocket }),
+    // Higher it would lie over the design.
+    block('pocket', 'pocket', {
+      height: Math.min(pocketHeight, MOST * height),
+      elastic: 'yes',
+      cloth: pocket
+    }),
     block('back', 'back-turned', { cloth: back, thread: seams }),
     block('finishing', 'finishing', { topstitched: 'yes' })
   ]

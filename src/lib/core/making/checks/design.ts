@@ -1,6 +1,7 @@
 import {
   contains,
   intersection,
+  offsetPath,
   type Path,
   type Region,
   regionArea,
@@ -18,6 +19,8 @@ const ENDS: readonly Role[] = ['closing-seam', 'satin-edge'];
 /** Share of a design that cloth may hide, or that may lie outside the item, before it is said. */
 const HIDDEN = 0.3;
 const OUTSIDE = 0.02;
+/** What runs along the edge itself lies inside, mm. */
+const BESIDE_MM = 1;
 /** A line that reaches over so much of the item goes round it. */
 const ROUND = 0.8;
 /** Parts may touch by so much, mm². */
@@ -67,7 +70,7 @@ function offOutline(context: CheckContext): Finding[] {
         hoopingOf(context, run.stepId) === hoopingOf(context, stepId)
     )?.paths[0];
     if (!edge) return [];
-    const inside = regionOf(edge);
+    const inside = regionOf(offsetPath(edge, BESIDE_MM) ?? edge);
     const points = paths.flatMap(samplesOf);
     const out = points.filter((point) => !contains(inside, point)).length;
     // What lies outside altogether belongs to another part.

@@ -99,6 +99,7 @@ function whyLay(story: Story, op: OperationOf<'lay'>): string | null {
   const line = flippedAt(story, op.pieceId);
   const seen = seenAt(end, op.pieceId);
   const ends = seen ? `; it ends ${ENDS[seen.side]}` : '';
+  if (piece.hangs) return `The seam catches its end at the ${piece.hangs}; the rest hangs free of it.`;
   // A wrong side that shows is a finding, with its mend beside it.
   if (seen && !seen.rightSide && !isTwoSided(kind)) return null;
   const isDown = op.face === 'down';
