@@ -80,11 +80,14 @@ describe('blocks nobody chose', () => {
         const put = { id: 'put', kind, answers: {} };
         const made = composed(blocks.toSpliced(at, 0, put));
         const told = made.troubles.filter(({ blockId }) => blockId === 'put');
-        if (offer?.refusal) expect(told.map(({ why }) => why)).to.include(offer.refusal.why);
+        const why = told.map((each) => each.why).filter((each) => each !== 'Nothing is stitched.');
+        // A hooping is finished once, wherever in it that is.
+        if (offer?.refusal && kind !== 'finishing') expect(why).to.include(offer.refusal.why);
+        if (offer && !offer.refusal) expect(why, kind).to.deep.equal([]);
         const without = made.blocks.filter(({ id }) => id !== 'put');
         expect(composed(without).pattern.entries).to.deep.equal(composed(blocks).pattern.entries);
       }),
-      { numRuns: 100 }
+      { numRuns: 60 }
     );
   });
   it('put together by hand as a recipe has them are the same item', () => {

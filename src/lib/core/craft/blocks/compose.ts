@@ -63,8 +63,17 @@ export function offersAt(draft: () => Sequence, blocks: readonly Block[], at: nu
         block,
         refusal: { why: 'This hooping is finished once.', repair: 'Move the finishing that is there.' }
       };
-    return { block, refusal: made.ok && standing ? made.block.refuses(standing) : null };
+    const refusal = made.ok && standing ? made.block.refuses(standing) : null;
+    return { block, refusal: refusal ?? triedAt(draft, blocks.slice(0, at), block.kind) };
   });
+}
+
+/** Why the simulated hoop would not let a block stand after others, with its usual answers. */
+function triedAt(draft: () => Sequence, before: readonly Block[], kind: string): Refusal | null {
+  const put = { id: 'offered', kind, answers: {} };
+  const { troubles } = written(draft, [...before, put]);
+  const own = troubles.find(({ blockId, why }) => blockId === put.id && why !== NOTHING_STITCHED);
+  return own ? { why: own.why, repair: own.repair } : null;
 }
 
 /** Whether the hooping a place lies in has its finishing: another hooping has its own. */
@@ -153,7 +162,7 @@ function written(
   if (pattern.entries.every(({ kind }) => kind === 'hand') && troubles.length === 0)
     troubles.push({
       blockId: blocks.at(-1)?.id ?? '',
-      why: 'Nothing is stitched.',
+      why: NOTHING_STITCHED,
       repair: 'Add a block that stitches.'
     });
   return { pattern, troubles, standings };
@@ -173,6 +182,8 @@ function roomFor(s: Sequence): void {
     s.ends({ size: { width: Math.max(width, wide), height: Math.max(height, high) } });
 }
 
+/** Of the whole item, told at its last block. */
+const NOTHING_STITCHED = 'Nothing is stitched.';
 const ELSEWHERE = 'Move it to where that can be done, or take it out.';
 
 /** Whether a maker chose it: what a sheet says stays as it is said, and the finding beside it says what is wrong. */
