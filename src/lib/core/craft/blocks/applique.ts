@@ -14,7 +14,7 @@ import {
 import type { BlockMaker } from './block';
 import type { Site } from './site';
 import { CLOTHS } from './hooping';
-import { needsSurface, noTopping } from './refusals';
+import { needsSurface, noTopping, STAYS_WHOLE } from './refusals';
 import { spotFields, spotPath } from './spots';
 
 const INSIDE_MM = 2;
@@ -67,7 +67,7 @@ export const applique: BlockMaker<typeof fields> = {
         ? { why: 'The film in the ring melts under the iron.', repair: 'Lay it, or take another stabiliser.' }
         : method === 'pre-cut' && cloth.kind === 'vinyl'
           ? { why: `${cloth.name} melts where it is fused.`, repair: 'Lay it, or trim it in place.' }
-          : edge === 'raw' && !['felt', 'vinyl', 'fleece'].includes(cloth.kind)
+          : edge === 'raw' && !STAYS_WHOLE.includes(cloth.kind)
             ? {
                 why: `${cloth.name} frays where its edge stays raw.`,
                 repair: 'Take felt or vinyl, or give it an edge.'

@@ -6,6 +6,7 @@ import {
   length,
   material,
   onlyWhere,
+  OPPOSITE,
   outermost,
   stopPart,
   thread
@@ -97,8 +98,6 @@ export const caught: BlockMaker<typeof fields> = {
     });
   }
 };
-
-const OPPOSITE = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
 
 /** Its whole length before it is folded, its ends over the seams, mm. */
 function lengthOf({ width, height }: Frame, { side, reach, other }: Answers): number {

@@ -1,7 +1,7 @@
 import { choice, count, length, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker, Refusal } from './block';
 import { satinFrame } from './frame';
-import { beforeClosing, notReadyMade } from './refusals';
+import { beforeClosing, notReadyMade, STAYS_WHOLE } from './refusals';
 import type { Standing } from './standing';
 
 function refusesEdge(standing: Standing): Refusal | null {
@@ -87,7 +87,7 @@ export const edgeCut: BlockMaker<typeof cutFields> = {
     const none = refusesEdge(standing);
     if (none) return none;
     const frays = [standing.top, standing.under].find(
-      (piece) => piece && !['felt', 'vinyl', 'fleece'].includes(piece.material.kind)
+      (piece) => piece && !STAYS_WHOLE.includes(piece.material.kind)
     );
     return frays
       ? { why: `${frays.name} frays where it is only cut.`, repair: 'Take a satin edge, or felt or vinyl.' }

@@ -1,5 +1,5 @@
 import { box, type Path, segment } from '$lib/core/base/geometry';
-import { count, length, material, type Side, stopPart, thread } from '$lib/core/craft/sequence';
+import { count, length, material, OPPOSITE, type Side, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import type { Frame } from './frame';
 import { CLOTHS } from './hooping';
@@ -66,7 +66,6 @@ export const strips: BlockMaker<typeof stripFields> = {
   make(site, { strips: many, from, first, second, thread: colour }) {
     const { frame } = site;
     const along = from === 'top' || from === 'bottom' ? frame.height : frame.width;
-    const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
     const start = split(frame, from, along / many);
     const shape = site.line('area-1', `${site.label('Strip')} 1`, start.area);
     const piece = site.piece('strip-1', `${site.label('Strip')} 1`, first, 'flipped', {
@@ -85,9 +84,9 @@ export const strips: BlockMaker<typeof stripFields> = {
     });
     site.s.must(laid);
     for (let at = 1; at < many; at++) {
-      const { seam, area } = split(frame, opposite[from], along - (along / many) * at);
+      const { seam, area } = split(frame, OPPOSITE[from], along - (along / many) * at);
       flipped(site, `strip-${at + 1}`, `${site.label('Strip')} ${at + 1}`, {
-        side: opposite[from],
+        side: OPPOSITE[from],
         seam,
         area: at === many - 1 ? area : between(frame, from, (along / many) * at, (along / many) * (at + 1)),
         cloth: at % 2 === 0 ? first : second,

@@ -5,6 +5,7 @@ import {
   innermost,
   MATERIALS,
   openSides,
+  OPPOSITE,
   type Side,
   stopPart,
   strokesOf
@@ -13,7 +14,7 @@ import type { BlockMaker, Refusal } from './block';
 import type { Frame } from './frame';
 import { layPiece } from './layPiece';
 import { type Answers, fields, SIDES } from './pieceFields';
-import { needsRing, noTopping } from './refusals';
+import { needsRing, noTopping, STAYS_WHOLE } from './refusals';
 import type { Site } from './site';
 import { spotPath } from './spots';
 import type { Standing } from './standing';
@@ -26,13 +27,10 @@ const EDGE_MM = { fold: 0, hem: 20, casing: 30, elastic: 30, ribbon: 0, raw: 0 }
 const NEAR_MM = 15;
 /** Pressed under where an edge is stitched down, mm. */
 const PRESSED_MM = 10;
-const OPPOSITE = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
 /** An own seam runs so far inside the edge, mm. */
 const INSIDE_MM = 3;
 /** What preparing it takes, s. */
 const PREPARED_S = { hem: 180, casing: 240, elastic: 300, ribbon: 180, gathered: 300, pleated: 360 } as const;
-/** Cloth that may be left with a raw edge. */
-const STAYS_WHOLE: readonly string[] = ['felt', 'vinyl', 'fleece'];
 
 /** Any piece of cloth, wherever it lies and whichever of its edges is caught, stitched down or open. */
 export const piece: BlockMaker<typeof fields> = {

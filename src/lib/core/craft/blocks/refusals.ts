@@ -1,5 +1,9 @@
+import type { MaterialKind } from '$lib/core/documents/item';
 import type { Refusal } from './block';
 import type { Standing } from './standing';
+
+/** Cloth that may be left with a raw edge. */
+export const STAYS_WHOLE: readonly MaterialKind[] = ['felt', 'vinyl', 'fleece'];
 
 /** Something must be in the ring, and not taken out for good. */
 export function needsRing({ hooping, out }: Standing): Refusal | null {

@@ -1,14 +1,13 @@
 import { choice, stopPart, thread } from '$lib/core/craft/sequence';
 import { type Layer, shareOn } from '$lib/core/craft/stack';
 import type { BlockMaker, Refusal } from './block';
-import { needsSurface, noTopping } from './refusals';
+import { needsSurface, noTopping, STAYS_WHOLE } from './refusals';
 import { spotFields, spotPath } from './spots';
 import { cloths, type Standing } from './standing';
 
 const SATIN_MM = 3;
 /** A window is cut so far inside its stitched line, mm. */
 const INSIDE_MM = 1;
-const STAYS_WHOLE: readonly string[] = ['felt', 'vinyl', 'fleece'];
 
 const fields = {
   ...spotFields(50, 50),

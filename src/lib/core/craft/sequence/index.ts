@@ -32,6 +32,7 @@ export {
 } from './pattern';
 export {
   innermost,
+  OPPOSITE,
   openingsOf,
   openSides,
   outermost,

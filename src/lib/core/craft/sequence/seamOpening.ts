@@ -13,6 +13,14 @@ import type { Line } from '$lib/core/documents/item';
 /** A side of an item as it lies before the maker. */
 export type Side = 'top' | 'bottom' | 'left' | 'right';
 
+/** The side across from each. */
+export const OPPOSITE = {
+  top: 'bottom',
+  bottom: 'top',
+  left: 'right',
+  right: 'left'
+} as const satisfies Record<Side, Side>;
+
 /** How far from a corner or a crossing seam an opening keeps, where there is room, mm. */
 const CLEAR_MM = 10;
 /** Places of an opening that are compared lie so far apart, mm. */

@@ -1,5 +1,6 @@
 import { pointAt, type Point, regionExtents } from '$lib/core/base/geometry';
 import { found } from '$lib/core/craft/findings';
+import { OPPOSITE } from '$lib/core/craft/sequence';
 import { type Layer, liesAt, samplesOf } from '$lib/core/craft/stack';
 import { findLine, findPiece, type Item, type Piece, type Role } from '$lib/core/documents/item';
 import { type Check, type Finding, runsOf } from './finding';
@@ -11,8 +12,6 @@ const STEP_MM = 2;
 /** So much of an end in a gap is not caught, mm. */
 const LEAST_IN_GAP_MM = 6;
 const SHOWS: readonly Role[] = ['placement', 'centre-mark', 'closure-mark'];
-
-const OPPOSITE = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
 
 type Run = ReturnType<typeof runsOf>[number];
 
