@@ -43,7 +43,7 @@ describe('rows that nobody expected', () => {
       '1 placement grey 120\n2 tack-down black 120\n3 face white 1500\n4 backing tack-down white 130\n5 satin edge white 1900'
     );
     const steps = order(item);
-    expect(steps.indexOf('Backing tack-down')).to.be.above(steps.indexOf('lay-back'));
+    expect(steps.indexOf('Back tack-down')).to.be.above(steps.indexOf('lay-back'));
     const edge = item.files[0]?.stops.at(-1);
     expect([edge?.role, edge?.phases.length, edge?.number]).to.deep.equal(['satin-edge', 2, 5]);
     expect([ghosts(item), extras(item)]).to.deep.equal([[], []]);
@@ -66,7 +66,7 @@ describe('rows that nobody expected', () => {
     };
     const findings = review(early, undefined, shop).checked.open;
     expect(findings.find(({ code }) => code === 'order/before-piece')?.text).to.equal(
-      'Stop 3, backing tack-down, runs before BACK is laid.'
+      'Stop 3, back tack-down, runs before BACK is laid.'
     );
   });
 });

@@ -98,7 +98,7 @@ describe('snap tab', () => {
     const tab = badgerTab();
     expect(ops(tab)).to.deep.equal([
       ...['hoop', 'hoop-on', 'stop-1', 'lay', 'stop-2', 'stop-3', 'stop-4', 'stop-5'],
-      ...['hoop-off', 'turn-over', 'snip', 'lay', 'turn-over', 'hoop-on', 'stop-6'],
+      ...['hoop-off', 'turn-over', 'snip', 'lay', 'turn-over', 'hoop-on', 'check-under', 'stop-6'],
       ...['hoop-off', 'inspect', 'snip', 'unhoop', 'untape', 'tear-away', 'cut-out', 'punch', 'hardware']
     ]);
     expect(stops(tab)).to.deep.equal([
@@ -196,7 +196,7 @@ describe('patch in one hooping', () => {
     const patch = makeItem('patch', {}, CHART);
     expect(ops(patch)).to.deep.equal([
       ...['hoop', 'hoop-on', 'stop-1', 'stop-2', 'stop-3'],
-      ...['hoop-off', 'inspect', 'unhoop', 'snip', 'tear-away', 'cut-roughly', 'cut-out']
+      ...['hoop-off', 'inspect', 'snip', 'unhoop', 'tear-away', 'cut-roughly', 'cut-out']
     ]);
     expect(stops(patch)[2]).to.deep.equal([3, 'Border', 'satin-edge']);
     expect(patch.files[0]?.stops.map((stop) => stop.protected)).to.deep.equal([false, false, true]);

@@ -146,9 +146,9 @@ describe('stops of a drawing', () => {
       [3, 'Satin border']
     ]);
     expect(align(ordered, made.pattern.expected).matches.map(({ keys }) => keys)).to.deep.equal([
-      ['colours'],
-      ['cut-line'],
-      ['border']
+      ['colours-colours'],
+      ['cut-cut-line'],
+      ['edge-satin']
     ]);
   });
   it('are laid round the outline that is chosen, at its size', () => {

@@ -82,7 +82,7 @@ describe('a design’s own picture', () => {
     const after = appearance(trace[at]?.state ?? EMPTY_STACK, item);
     expect(before.sides.flatMap((side) => side.art)).to.deep.equal([]);
     expect(after.sides[0]?.art.map(({ picture, on, turn }) => [picture, on, turn])).to.deep.equal([
-      ['badger', 'front', 15]
+      ['badger', 'front-cloth', 15]
     ]);
     const step = item.steps[at]?.id;
     expect(after.sides[0]?.threads.find(({ stepId }) => stepId === step)?.asArt).to.equal(true);
@@ -136,7 +136,7 @@ describe('a photo of the cloth', () => {
     const end = endOf(item);
     const [cloth] = clothsLike({ kind: 'vinyl' }, [fern]);
     if (!cloth) throw new Error('The stash has a vinyl.');
-    const dressed = inColours(item, appearance(end, item), { ...AS_IT_IS, cloths: { front: cloth } });
+    const dressed = inColours(item, appearance(end, item), { ...AS_IT_IS, cloths: { 'front-cloth': cloth } });
     const patch = recoloured(end, dressed).sides[0]?.patches[0];
     expect(patch?.photo).to.deep.equal(photo);
     const over = {

@@ -14,7 +14,7 @@ import { addVariant, align, remake, withChart } from '$lib/core/reading/matching
 import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { BADGER_CHART, badgerTab, makeItem } from './support/badger';
+import { BADGER_CHART, badgerTab, freshItem, makeItem, patternOf } from './support/badger';
 import { blocksOf } from './support/blocks';
 import { sheetWords } from './support/sheetWords';
 
@@ -36,14 +36,14 @@ const usual = (kind: string) => {
 describe('answers changed later', () => {
   for (const { kind, name, questions } of CONSTRUCTIONS) {
     it(`${name}: the same answers change nothing, others give what they would have given at once`, () => {
-      const item = makeItem(kind);
+      const item = freshItem(kind);
       expect(remade(item, {}).item).to.deep.equal({ ...item, blocks: undefined });
       for (const question of questions) {
         if (question.kind !== 'choice') continue;
         for (const { value } of question.options) {
           const { item: changed, lost } = remade(item, { [question.key]: value });
           expect(sheetWords(changed), `${question.key} ${value}`).to.deep.equal(
-            sheetWords(makeItem(kind, { [question.key]: value }))
+            sheetWords(freshItem(kind, { [question.key]: value }))
           );
           expect(lost).to.deep.equal([]);
           expect(brokenReferences(changed)).to.deep.equal([]);
@@ -219,12 +219,12 @@ describe('blocks changed later', () => {
 
 describe('a chart brought to an item that is there', () => {
   const { rows } = readChart(BADGER_CHART);
-  const pattern = constructionOf('snap-tab')?.patternOf({});
+  const { pattern } = patternOf('snap-tab');
   const chart = {
     text: BADGER_CHART,
     setAside: [],
     rows,
-    alignment: align(rows, pattern?.ok ? pattern.pattern.expected : [])
+    alignment: align(rows, pattern.expected)
   };
 
   it('gives the sheet it would have given at the start', () => {

@@ -11,27 +11,31 @@ describe('a construction', () => {
       edge: 'cut edge'
     });
 
-  it('that needs a step it does not have is a fault, as is one that names two steps alike', () => {
+  it('whose step needs one that is not there does without, and one that names two steps alike is a fault', () => {
     const lost = sequence();
     lost.hand('inspect', { do: 'inspect' }, { needs: ['tack'] });
-    expect(() => lost.done()).to.throw(RangeError, 'There is no step tack, which inspect names.');
-    const untrue = sequence();
-    untrue.must('tack');
-    expect(() => untrue.done()).to.throw(RangeError, 'There is no step tack');
+    lost.must('tack');
+    expect(lost.composed().entries[0]?.needs).to.deep.equal([]);
+    expect(lost.composed().truths).to.deep.equal([]);
     const twice = sequence();
     twice.hand('look', { do: 'inspect' });
     twice.hand('look', { do: 'inspect' });
-    expect(() => twice.done()).to.throw(RangeError, 'Two steps are called look.');
+    expect(() => twice.composed()).to.throw(RangeError, 'Two steps are called look.');
   });
-  it('gets the ids of its steps from the builder', () => {
+  it('has hand work wait for the moves of the hoop, and what is prepared come before the hooping', () => {
     const s = sequence();
     s.piece('cloth', 'CLOTH', { kind: 'felt', name: 'Felt', colour: '#888888' }, 'hooped');
     s.hoop('hooping-1', 'Hooping', ['cloth']);
-    const turned = s.toBack();
-    const look = s.hand('look', { do: 'inspect' }, { needs: [turned] });
-    expect(s.toFront()).to.not.equal(turned);
-    expect([turned, look]).to.deep.equal(['turn-over-3', 'look']);
-    expect(s.done().entries.at(3)?.needs).to.include('hoop-off-2');
+    s.hand('on', { do: 'hoop-on' });
+    s.hand('off', { do: 'hoop-off' });
+    s.hand('over', { do: 'turn-over' });
+    s.hand('snip', { do: 'snip', side: 'back', jumps: 1 });
+    s.prepare('web', { do: 'back-cloth', pieceIds: ['cloth'] });
+    const { entries } = s.composed();
+    const ids = entries.map((entry) => (entry.kind === 'hand' ? entry.id : entry.key));
+    expect(ids).to.deep.equal(['web', 'hoop', 'on', 'off', 'over', 'snip']);
+    expect(entries.at(-1)?.needs).to.include('over');
+    expect(s.simulated.hoop.turned).to.equal(true);
   });
   it('asks for every answer it takes, under one name, and takes its own defaults', () => {
     for (const { kind, questions, defaults, patternOf } of CONSTRUCTIONS) {

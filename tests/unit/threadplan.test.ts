@@ -34,7 +34,8 @@ const numbers = ({ plan }: ThreadPlan, ids: readonly string[]): (number | null |
 /** Constructions whose own order of stops no other beats. */
 const BEST_AS_CHARTED = [
   ...['snap-tab', 'patch', 'border-patch', 'lace', 'mesh-lace', 'fused-applique', 'joined-applique'],
-  ...['raised-piece', 'cutwork', 'cutwork-corner', 'plain-embroidery', 'own']
+  ...['raised-piece', 'cutwork', 'cutwork-corner', 'plain-embroidery', 'own', 'turned-flat'],
+  ...['needle-book', 'snap-strap', 'bookmark']
 ];
 
 describe('the order of an item’s stops', () => {

@@ -1,5 +1,4 @@
 import { extents } from '$lib/core/base/geometry';
-import { constructionOf } from '$lib/core/craft/constructions';
 import type { Pattern } from '$lib/core/craft/sequence';
 import { GLOSSARY, wordsIn } from '$lib/core/craft/operations';
 import {
@@ -20,15 +19,12 @@ import { orderDemands } from '$lib/core/ordering/quote/needs';
 import { cutInputOf } from '$lib/core/preparing/cutting';
 import { addVariant } from '$lib/core/reading/matching';
 import { expect } from 'chai';
-import { badgerShop, badgerTab, makeItem, NOW } from './support/badger';
+import { badgerShop, badgerTab, makeItem, NOW, patternOf } from './support/badger';
 import { orderOf } from './support/orders';
 
 const shop = badgerShop();
-const patternFor = (item: ItemType, overrides: object = {}): Pattern => {
-  const made = constructionOf(item.construction ?? '')?.patternOf({ ...item.params, ...overrides });
-  if (!made?.ok) throw new Error(made?.problems.join(' '));
-  return made.pattern;
-};
+const patternFor = (item: ItemType, overrides: object = {}): Pattern =>
+  patternOf(item.construction ?? '', { ...item.params, ...overrides }).pattern;
 const vary = (item: ItemType, overrides: Record<string, unknown>): ItemType =>
   addVariant(
     item,

@@ -4,6 +4,7 @@ import { editStop, type Item } from '$lib/core/documents/item';
 import { defaultShop, type Shop } from '$lib/core/documents/shop';
 import { align, assemble, type FixedMatch } from '$lib/core/reading/matching';
 import { readChart } from '$lib/core/reading/papers';
+import { inShortNames } from './shortNames';
 
 /** The worked example: a badger tab on one needle at 400 spm without a trimmer. */
 export const BADGER_CHART = `1 placement grey 120 stitches 0.60 m
@@ -44,13 +45,23 @@ export function badgerShop(): Shop {
   };
 }
 
-export function patternOf(
+/** A pattern as blocks name it: what a new item is made of. */
+function freshPattern(
   kind: string,
   answers: Record<string, unknown> = {}
 ): { pattern: Pattern; params: Record<string, unknown> } {
   const made = constructionOf(kind)?.patternOf(answers);
   if (!made?.ok) throw new Error(made?.problems.join(' ') ?? `no construction ${kind}`);
   return made;
+}
+
+/** A pattern in the short names of kept items. */
+export function patternOf(
+  kind: string,
+  answers: Record<string, unknown> = {}
+): { pattern: Pattern; params: Record<string, unknown> } {
+  const made = freshPattern(kind, answers);
+  return { ...made, pattern: inShortNames(kind, made.pattern) };
 }
 
 /** An item of a construction, from a chart where one is given. */
@@ -68,6 +79,12 @@ export function makeItem(
     ...base,
     chart: { text, setAside: [], rows, alignment: align(rows, pattern.expected, fixed) }
   });
+}
+
+/** An item made today, its steps called as its blocks call them. */
+export function freshItem(kind: string, answers: Record<string, unknown> = {}): Item {
+  const { pattern, params } = freshPattern(kind, answers);
+  return assemble(pattern, { id: `${kind}-1`, name: 'Test item', now: NOW, construction: kind, params });
 }
 
 /** The tab as its maker has it: the tack-down, which is seen under the outline, in the outline’s white and not as charted. */

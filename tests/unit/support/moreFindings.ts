@@ -109,7 +109,7 @@ export const MORE_WRONG: Wrong[] = [
     what: 'a shape cut a little small',
     mistake: piece('first', { overrides: { width: 44, height: 54 } }),
     finding: 'stop covering lay-first',
-    text: 'FIRST PIECE does not cover the first shape all round.'
+    text: 'FIRST PIECE does not cover the first piece all round.'
   },
   {
     construction: 'joined-applique',

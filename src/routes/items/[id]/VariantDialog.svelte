@@ -2,7 +2,7 @@
   import type { LengthUnit } from '$lib/core/base/units';
   import type { Item } from '$lib/core/documents/item';
   import { blockOf } from '$lib/core/craft/blocks';
-  import { addVariant, blocksOf } from '$lib/core/reading/matching';
+  import { addVariant, blocksOf, madeFor } from '$lib/core/reading/matching';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
@@ -52,11 +52,11 @@
   const made = $derived.by(() => {
     if (!open) return undefined;
     const own = answered(item.params, blocks, changed);
-    return construction?.patternOf(own.params, own.blocks);
+    return madeFor(item, own);
   });
 
   function save(): void {
-    const old = construction?.patternOf(item.params, item.blocks);
+    const old = madeFor(item);
     if (!made?.ok || !old?.ok || name.trim() === '') return;
     const id = freshId();
     const variant = { id, name: name.trim(), overrides: changed };

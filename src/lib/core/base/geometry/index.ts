@@ -14,6 +14,7 @@ export {
   pathLength,
   Point,
   quarterTurned,
+  samePath,
   segment,
   shifted
 } from './path';

@@ -14,6 +14,9 @@ const Coordinate = z
 export const Point = z.tuple([Coordinate, Coordinate]);
 export type Point = z.infer<typeof Point>;
 
+/** Points so near are one, mm. */
+const SAME_MM = 0.5;
+
 /** A line of straight pieces; curves are flattened before they get here. */
 export const Path = z.object({ closed: z.boolean(), points: z.array(Point).min(2).max(MOST_POINTS) });
 export type Path = z.infer<typeof Path>;
@@ -174,4 +177,16 @@ export function jaggedness(path: Path): number {
   const { width, height } = extents(path);
   const round = 2 * (width + height);
   return round === 0 ? 0 : pathLength(path) / round;
+}
+
+/** Whether two paths run alike from point to point. */
+export function samePath(one: Path, other: Path): boolean {
+  return (
+    one.closed === other.closed &&
+    one.points.length === other.points.length &&
+    one.points.every(([x, y], at) => {
+      const [ox, oy] = other.points[at] ?? [Infinity, Infinity];
+      return Math.abs(x - ox) <= SAME_MM && Math.abs(y - oy) <= SAME_MM;
+    })
+  );
 }

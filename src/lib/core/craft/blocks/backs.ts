@@ -1,6 +1,7 @@
-import { box, type Path } from '$lib/core/base/geometry';
+import { box } from '$lib/core/base/geometry';
 import {
   choice,
+  count,
   heldAs,
   hold,
   length,
@@ -14,11 +15,12 @@ import {
   seamOpening
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
+import { backedField, backing, interfaced } from './cloth';
 import { CLOTHS } from './hooping';
 import { layPiece } from './layPiece';
 import { beforeClosing, notReadyMade } from './refusals';
 import type { Site } from './site';
-import { sideField } from './spots';
+import { SIDES } from './spots';
 
 const turnedFields = {
   cloth: material('Back', CLOTHS, ['woven', 'Cream', '#efe3c4']),
@@ -37,7 +39,12 @@ const turnedFields = {
     'opening',
     'mouth'
   ),
-  at: onlyWhere(sideField('It is open at the', 'bottom'), 'closes', 'opening', 'mouth'),
+  at: onlyWhere(
+    choice('It is open at the', { ...SIDES, free: 'Wherever it lies straight and free' }, 'bottom'),
+    'closes',
+    'opening',
+    'mouth'
+  ),
   from: onlyWhere(length('From the middle of that side', 0, -400, 400), 'closes', 'opening'),
   also: onlyWhere(
     choice(
@@ -52,6 +59,7 @@ const turnedFields = {
   ),
   held: hold('Back held with', 'tape'),
   padded: choice('Batting over it', { no: 'No', yes: 'Yes' }, 'no'),
+  passes: count('Times round', 2, 1, 3),
   thread: thread('Seam thread', 'Cream', '#efe3c4')
 } as const;
 
@@ -79,7 +87,7 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
     const { frame, s } = site;
     const { zip: fastener } = site.standing;
     const envelope = p.closes === 'envelope';
-    const closed = envelope || fastener ? { path: frame.seam, gaps: [] } : openings(frame.seam, p);
+    const closed = envelope || fastener ? { path: frame.seam, gaps: [] } : openings(site, p);
     const closing = site.line('closing', 'Closing seam', closed.path, closed.gaps);
     site.toTable();
     site.freeHolds();
@@ -124,7 +132,7 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
       ...stopPart('Closing seam', 'closing-seam', /clos|final|seam|outline/, [closing], {
         visible: 'hidden'
       }),
-      passes: 2,
+      passes: p.passes,
       thread: p.thread
     });
     s.must(seam);
@@ -135,9 +143,17 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
 type Closing = Parameters<(typeof backTurned)['make']>[1];
 
 /** The gaps of a closing seam: an opening or a mouth, and another opening where one is asked. */
-function openings(seam: Path, { closes, opening, at, from, also }: Closing): OpenSeam {
+function openings(site: Site, { closes, opening, at, from, also }: Closing): OpenSeam {
+  const { seam } = site.frame;
+  // Where fronts are joined four layers lie.
+  const avoid = site.s.sofar.expected.flatMap(({ role, lineIds }) =>
+    role === 'join-seam' ? lineIds.flatMap((id) => site.s.pathOf(id).points) : []
+  );
   const first =
-    closes === 'mouth' ? openSides(seam, [at]) : seamOpening(seam, opening, { side: at, along: from });
+    closes === 'mouth'
+      ? openSides(seam, [at === 'free' ? 'bottom' : at])
+      : seamOpening(seam, opening, at === 'free' ? { avoid } : { side: at, along: from });
+  if (at === 'free') return first;
   if (also === 'no' || (also === at && closes === 'mouth')) return first;
   const second = seamOpening(first.path, opening, { side: also, begun: true });
   return { path: first.path, gaps: [...first.gaps, ...second.gaps] };
@@ -175,6 +191,7 @@ function envelopeBacks(
 
 const underFields = {
   cloth: material('Back', CLOTHS, ['felt', 'Felt', '#9aa78f']),
+  backed: backedField,
   held: hold('Held with', 'tape'),
   thread: thread('Tack-down thread', 'Cream', '#efe3c4')
 } as const;
@@ -197,13 +214,15 @@ export const backUnder: BlockMaker<typeof underFields> = {
       : standing.top
         ? null
         : { why: 'There is no front yet.', repair: 'Put a front before it.' }),
-  make(site, { cloth, held, thread: colour }) {
+  make(site, { cloth, backed, held, thread: colour }) {
     const { frame, s } = site;
     const satin = frame.edge === 'satin';
     const piece = site.piece('back', site.label('Back'), cloth, 'backing', {
       covers: frame.seamId,
-      shows: 'back'
+      shows: 'back',
+      ...backing(backed)
     });
+    interfaced(site, backed, piece);
     // Only now: what was stitched has drawn the cloth in.
     if (satin || site.standing.toppings.length > 0) {
       site.toTable();
@@ -211,7 +230,7 @@ export const backUnder: BlockMaker<typeof underFields> = {
       if (satin) site.trimToSeam();
     }
     site.toBack();
-    site.freeHolds();
+    site.freePins();
     site.hand('snip', { do: 'snip', side: 'back', jumps: 4 });
     const laid = site.hand('lay', {
       do: 'lay',
@@ -223,16 +242,21 @@ export const backUnder: BlockMaker<typeof underFields> = {
       hold: heldAs(cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held)
     });
     s.must(laid);
-    if (!satin) return;
-    site.toMachine();
+    site.toMachine('Support the back while the hoop goes on.');
     site.stop('tack', {
-      ...stopPart('Back tack-down', 'tack-down', /back|tack/, [frame.seamId], { visible: 'hidden' }),
+      ...stopPart('Back tack-down', 'tack-down', /back/, [frame.seamId, ...frame.holes], {
+        visible: 'hidden'
+      }),
+      // A cut edge is joined by its outline; some files tack the back first.
+      ...(!satin && { optional: true, onlyCharted: true }),
       thread: colour
     });
+    if (!satin) return;
     site.toBack();
     site.freeHolds();
     s.must(
       site.hand('trim', { do: 'trim', pieceIds: [piece], lineId: frame.seamId, side: 'outside', margin: 0.5 })
     );
+    site.openHoles([piece]);
   }
 };

@@ -1,16 +1,28 @@
-import { choice, count, heldAs, hold, stopPart, thread } from '$lib/core/craft/sequence';
+import type { Path } from '$lib/core/base/geometry';
+import { choice, count, heldAs, hold, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
 import type { Layer } from '$lib/core/craft/stack';
 import { isStabiliserKind } from '$lib/core/documents/item';
 import type { BlockMaker, Refusal } from './block';
 import { stitchDown } from './piece';
 import { edgeField } from './pieceFields';
 import { beforeClosing } from './refusals';
+import type { Site } from './site';
 import { spotFields, spotPath } from './spots';
 import type { Standing } from './standing';
 
+const spot = spotFields(80, 80);
 const fields = {
   from: count('Made in hooping', 1, 1, 40),
-  ...spotFields(80, 80),
+  place: choice(
+    'Its place',
+    { spot: 'A shape of its own', cut: 'Its own outline, as it was cut out' },
+    'spot'
+  ),
+  shape: onlyWhere(spot.shape, 'place', 'spot'),
+  width: onlyWhere(spot.width, 'place', 'spot'),
+  height: onlyWhere(spot.height, 'place', 'spot'),
+  across: onlyWhere(spot.across, 'place', 'spot'),
+  down: onlyWhere(spot.down, 'place', 'spot'),
   lies: choice('It lies', { up: 'Right side up', down: 'Right side down' }, 'up'),
   top: edgeField('Its upper edge', 'open'),
   right: edgeField('Its right edge', 'stitched'),
@@ -33,26 +45,38 @@ export const carried: BlockMaker<typeof fields> = {
     const main = madeIn(site.standing, p.from);
     if (!main) return;
     const label = site.label(main.name.charAt(0) + main.name.slice(1).toLowerCase());
-    const area = site.line('area', `Place of the ${main.name.toLowerCase()}`, spotPath(p));
+    const cut = p.place === 'cut' ? cutPath(site) : undefined;
+    const area = site.line('area', `Place of the ${main.name.toLowerCase()}`, cut ?? spotPath(p));
     site.toMachine();
     site.stop('placement', {
       ...stopPart(`${label}: placement`, 'placement', /place|position/, [area], { visible: 'hidden' }),
       thread: p.thread
     });
-    site.toTable();
+    if (p.held === 'glue') site.hand('glue', { do: 'glue', pieceId: main.pieceId, lineId: area });
+    else site.toTable();
     site.s.must(
-      site.hand('lay', {
-        do: 'lay',
-        pieceId: main.pieceId,
-        side: 'above',
-        face: p.lies,
-        covers: area,
-        hold: heldAs(main.material.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held)
-      })
+      site.hand(
+        'lay',
+        {
+          do: 'lay',
+          pieceId: main.pieceId,
+          side: 'above',
+          face: p.lies,
+          covers: area,
+          hold: heldAs(main.material.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held)
+        },
+        p.held === 'glue' ? { note: 'Hold the edge down with an awl while the first pass runs.' } : {}
+      )
     );
     stitchDown(site, p, label, area);
   }
 };
+
+/** The line that work of an earlier hooping was cut out on. */
+function cutPath({ s }: Site): Path | undefined {
+  const cut = s.sofar.entries.findLast((entry) => entry.kind === 'hand' && entry.op.do === 'cut-out');
+  return cut?.kind === 'hand' && cut.op.do === 'cut-out' ? s.pathOf(cut.op.lineId) : undefined;
+}
 
 function notMade(standing: Standing, from: number): Refusal | null {
   return madeIn(standing, from)

@@ -1,11 +1,34 @@
-import { sinksIn } from '$lib/core/documents/item';
+import { type Piece, sinksIn } from '$lib/core/documents/item';
 import { choice, heldAs, hold, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
 import { beforeClosing, noTopping } from './refusals';
+import type { Site } from './site';
+
+/** Asks what is fused behind a piece. */
+export const backedField = choice('Fused behind it', { no: 'Nothing', interfacing: 'Interfacing' }, 'no');
+type Backed = 'no' | 'interfacing';
+
+export const backing = (backed: Backed): Pick<Piece, 'backed'> =>
+  backed === 'no' ? {} : { backed: [MATERIALS.interfacing] };
+
+/** Interfacing goes on before the hooping. */
+export function interfaced(site: Site, backed: Backed, pieceId: string): void {
+  if (backed === 'interfacing') site.prepare('backed', { do: 'back-cloth', pieceIds: [pieceId] });
+}
 
 const frontFields = {
   cloth: material('Cloth', CLOTHS, ['woven', 'Fern print', '#4d7148']),
+  backed: backedField,
+  lines: choice(
+    'Placement line and tack-down',
+    {
+      both: 'Both',
+      tack: 'A tack-down: what lies there shows its place',
+      none: 'None: it is floated, and what comes next holds it'
+    },
+    'both'
+  ),
   held: hold('Held with', 'spray'),
   thread: thread('Tack-down thread', 'Cream', '#efe3c4')
 } as const;
@@ -26,15 +49,22 @@ export const front: BlockMaker<typeof frontFields> = {
           repair: 'Take one of the two fronts out, or lay an appliqué piece.'
         }
       : null),
-  make(site, { cloth, held, thread: colour }) {
-    const { seamId, edge } = site.frame;
+  make(site, { cloth, backed, lines, held, thread: colour }) {
+    const { seamId, holes, edge } = site.frame;
     const hidden = { threadOf: site.key('tack'), visible: 'hidden' } as const;
     const piece = site.piece('cloth', site.label('Front'), cloth, 'applique', {
       covers: seamId,
-      shows: 'front'
+      shows: 'front',
+      ...backing(backed)
     });
-    site.toMachine();
-    site.stop('placement', stopPart('Placement line', 'placement', /place|position|guide/, [seamId], hidden));
+    interfaced(site, backed, piece);
+    if (lines === 'both') {
+      site.toMachine();
+      site.stop(
+        'placement',
+        stopPart('Placement line', 'placement', /place|position|guide/, [seamId], hidden)
+      );
+    }
     const laid = site.hand('lay', {
       do: 'lay',
       pieceId: piece,
@@ -44,14 +74,16 @@ export const front: BlockMaker<typeof frontFields> = {
       over: 12,
       hold: heldAs(cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held)
     });
-    site.stop('tack', {
-      ...stopPart('Tack-down', 'tack-down', /tack|fix/, [seamId], {
+    site.s.must(laid);
+    if (lines === 'none') return;
+    const tack = site.stop('tack', {
+      ...stopPart('Tack-down', 'tack-down', /tack|fix/, [seamId, ...holes], {
         visible: edge === 'cut' ? 'front' : 'hidden'
       }),
       thread: colour
     });
-    site.s.must(laid);
-    site.freeHolds();
+    site.s.must(tack);
+    site.freePins();
   }
 };
 
@@ -59,7 +91,12 @@ const battingFields = {
   held: hold('Held with', 'spray'),
   tacked: choice(
     'Tacked down',
-    { no: 'No: it lies under the front', yes: 'Yes, and trimmed to the line' },
+    {
+      no: 'No: it lies under the front',
+      placed: 'No, but a line shows where it goes',
+      yes: 'Yes, and trimmed to the line',
+      'with-front': 'Yes, and trimmed with the front'
+    },
     'no'
   ),
   thread: thread('Tack-down thread', 'Cream', '#efe3c4')
@@ -78,18 +115,24 @@ export const batting: BlockMaker<typeof battingFields> = {
       ? { why: `It would lie on ${standing.top.name}.`, repair: 'Move it before the front.' }
       : null),
   make(site, { held, tacked, thread: colour }) {
-    const { seamId } = site.frame;
+    const { seamId, holes } = site.frame;
     const piece = site.piece('piece', site.label('Batting'), MATERIALS.batting, 'batting', {
       covers: seamId
     });
-    if (tacked === 'yes') {
+    if (tacked !== 'no') {
       site.toMachine();
       site.stop(
         'placement',
-        stopPart('Batting placement', 'placement', /batting|place/, [seamId], {
-          threadOf: site.key('tack'),
-          visible: 'hidden'
-        })
+        stopPart(
+          tacked === 'placed' ? 'Placement line' : 'Batting placement',
+          'placement',
+          /batting|place|position|guide/,
+          [seamId],
+          {
+            visible: 'hidden',
+            ...(tacked === 'placed' ? { thread: colour } : { threadOf: site.key('tack') })
+          }
+        )
       );
     }
     site.hand('lay', {
@@ -101,11 +144,14 @@ export const batting: BlockMaker<typeof battingFields> = {
       over: 12,
       hold: heldAs(held)
     });
-    if (tacked === 'no') return;
+    if (tacked === 'no' || tacked === 'placed') return;
     site.stop('tack', {
-      ...stopPart('Batting tack-down', 'tack-down', /batting|tack/, [seamId], { visible: 'hidden' }),
+      ...stopPart('Batting tack-down', 'tack-down', /batting|tack/, [seamId, ...holes], {
+        visible: 'hidden'
+      }),
       thread: colour
     });
+    if (tacked === 'with-front') return;
     site.toTable();
     site.freeHolds();
     site.trimToSeam();

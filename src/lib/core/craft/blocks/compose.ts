@@ -4,7 +4,6 @@ import type { Pattern, Sequence } from '$lib/core/craft/sequence';
 import { blockOf, BLOCKS } from './all';
 import type { AnyBlock, ReadyBlock, Refusal } from './block';
 import { type Frame, Frames } from './frame';
-import { needsNoRing } from './refusals';
 import { Site } from './site';
 import { type Standing, standingOf } from './standing';
 
@@ -29,21 +28,13 @@ export interface Offer {
  * Writes blocks down one after another on the outline of a construction. A block that cannot stand where it is put keeps its
  * place as a step that says why nothing of it is on the sheet; the others go on.
  *
- * @param draft the construction’s outline and parts, made anew each time it is called
- * @param blocks its own parts (kind `part`) and blocks of the table, in the order of the work
+ * @param draft the construction’s outline, made anew each time it is called
+ * @param blocks in the order of the work
  *
  * @example
  * compose(draft, blocks).troubles // [{ blockId: 'name', why: 'Nothing lies open to stitch on.', repair: 'Move it before the back.' }]
  */
 export function compose(draft: () => Sequence, blocks: readonly Block[]): Composed {
-  const usual = draft();
-  const parts = new Map(usual.parts.map((part) => [part.key, part]));
-  if (
-    parts.size > 0 &&
-    blocks.length === parts.size &&
-    blocks.every(({ kind, id }, at) => kind === 'part' && usual.parts[at]?.key === id)
-  )
-    return { pattern: usual.done(), troubles: [] };
   const { pattern, troubles } = written(draft, blocks);
   return { pattern, troubles };
 }
@@ -102,18 +93,10 @@ function written(
   blocks: readonly Block[],
   impossible: ReadonlyMap<number, Refusal> = new Map()
 ): Written {
-  const usual = draft();
-  const parts = new Map(usual.parts.map((part) => [part.key, part]));
-  if (parts.size > 0) usual.done();
-
   const s = draft();
   const troubles: Trouble[] = [];
   const standings: Standing[] = [];
-  const ready = blocks.map((block) => readied(block, parts));
-  // Only parts that are still there write their hoopings.
-  const reserved = new Set(
-    blocks.some(({ kind }) => kind === 'part') ? usual.sofar.hoopings.map(({ id }) => id) : []
-  );
+  const ready = blocks.map(readied);
   const frames = new Frames(s, frameOf(s, ready));
   const seen = new Set<string>();
   const leaveOut = ({ id, name, kind }: Block, at: number, { why, repair }: Refusal): void => {
@@ -133,21 +116,14 @@ function written(
     if (cannot) return leaveOut(block, at, cannot);
     if (seen.has(block.id))
       return leaveOut(block, at, { why: 'It stands here twice.', repair: 'Take one of the two out.' });
-    if (own && 'why' in own) return leaveOut(block, at, own);
-    const refusal = own ? own.refuses(standing) : hoopsFirst(block.id, usual) ? needsNoRing(standing) : null;
+    if (!own) return;
+    if ('why' in own) return leaveOut(block, at, own);
+    const refusal = own.refuses(standing);
     if (refusal) return leaveOut(block, at, refusal);
     seen.add(block.id);
     const problems = s.impossible.length;
-    if (!own) return s.write(block.id, usual.movesBefore.get(block.id));
     s.under(block.id, () => {
-      const site = new Site(s, block.id, block.name, frames, reserved);
-      own.make(site);
-      // A part of the construction begins where the part before it left the hoop.
-      if (blocks[at + 1]?.kind === 'part' && standing.hooping !== null && !site.standing.out) {
-        if (standing.onMachine) site.toMachine();
-        else if (standing.turned) site.toBack();
-        else site.toTable();
-      }
+      own.make(new Site(s, block.id, block.name, frames));
     });
     const problem = asked(block) ? s.impossible[problems] : undefined;
     if (problem) found = [at, problem.why];
@@ -177,6 +153,8 @@ function roomFor(s: Sequence): void {
   const box = extentsOfAll(s.sofar.lines.filter(({ id }) => used.has(id)).map(({ path }) => path));
   if (!box) return;
   const { width, height } = s.sofar.variant.size;
+  // Each mounting position holds its own part: together they are larger than the field, and each is checked by itself.
+  if (s.sofar.entries.some((entry) => entry.kind === 'hand' && entry.op.do === 'mount')) return;
   const [wide, high] = [2 * Math.max(-box.minX, box.maxX), 2 * Math.max(-box.minY, box.maxY)];
   if (wide > width || high > height)
     s.ends({ size: { width: Math.max(width, wide), height: Math.max(height, high) } });
@@ -189,25 +167,8 @@ const ELSEWHERE = 'Move it to where that can be done, or take it out.';
 /** Whether a maker chose it: what a sheet says stays as it is said, and the finding beside it says what is wrong. */
 const asked = ({ kind }: Block): boolean => BLOCKS.some((block) => block.kind === kind);
 
-/** Whether a part of the construction begins with something in the ring that it hoops itself. */
-function hoopsFirst(key: string, { sofar }: Sequence): boolean {
-  const moves = sofar.entries.flatMap((entry) =>
-    entry.block === key && entry.kind === 'hand' && ['hoop', 'unhoop'].includes(entry.op.do)
-      ? entry.op.do
-      : []
-  );
-  return moves[0] === 'hoop';
-}
-
-/** A block whose answers are right, or why it is none; null for a part of the construction. */
-function readied(block: Block, parts: ReadonlyMap<string, unknown>): ReadyBlock | Refusal | null {
-  if (block.kind === 'part')
-    return parts.has(block.id)
-      ? null
-      : {
-          why: `The construction has no part “${block.name ?? block.id}” with these answers.`,
-          repair: 'Take it out.'
-        };
+/** A block whose answers are right, or why it is none. */
+function readied(block: Block): ReadyBlock | Refusal {
   const found = blockOf(block.kind)?.with(block.answers);
   if (found?.ok) return found.block;
   return {
@@ -221,23 +182,9 @@ function sentence(problem: string): string {
   return problem.endsWith('.') ? problem : `${problem}.`;
 }
 
-/** The outline blocks measure from: that of the construction’s first line, or one drawn for the blocks. */
-function frameOf(s: Sequence, ready: readonly (ReadyBlock | Refusal | null)[]): Frame {
-  const { variant, lines } = s.sofar;
-  const { width, height } = variant.size;
-  const [first] = lines;
-  if (first) {
-    return {
-      outlineId: first.id,
-      outline: first.path,
-      seamId: first.id,
-      seam: first.path,
-      width,
-      height,
-      edge: 'none',
-      edgeMm: 0
-    };
-  }
+/** The outline blocks measure from. */
+function frameOf(s: Sequence, ready: readonly (ReadyBlock | Refusal)[]): Frame {
+  const { width, height } = s.sofar.variant.size;
   const outline = shapePath(s.shape, width, height);
   const plain: Frame = {
     outlineId: 'outline',
@@ -246,11 +193,12 @@ function frameOf(s: Sequence, ready: readonly (ReadyBlock | Refusal | null)[]): 
     seam: outline,
     width,
     height,
+    holes: [],
     edge: 'none',
     edgeMm: 0
   };
-  const frame = ready.reduce((found, own) => (own && 'frames' in own ? own.frames(found) : found), plain);
+  const frame = ready.reduce((found, own) => ('frames' in own ? own.frames(found) : found), plain);
   s.line(frame.outlineId, 'Outline', frame.outline);
-  if (frame.seamId !== frame.outlineId) s.line(frame.seamId, 'Middle of the edge', frame.seam);
+  if (frame.seamId !== frame.outlineId) s.line(frame.seamId, 'Edge', frame.seam);
   return frame;
 }

@@ -1,4 +1,14 @@
-import { choice, count, length, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
+import { pathLength, segment } from '$lib/core/base/geometry';
+import {
+  choice,
+  count,
+  edgePhases,
+  FIRST_PASS_SPM,
+  length,
+  MATERIALS,
+  stopPart,
+  thread
+} from '$lib/core/craft/sequence';
 import type { BlockMaker, Refusal } from './block';
 import { satinFrame } from './frame';
 import { beforeClosing, notReadyMade, STAYS_WHOLE } from './refusals';
@@ -12,11 +22,22 @@ function refusesEdge(standing: Standing): Refusal | null {
   );
 }
 
+/** Whether no stitch holds a piece to what is in the ring. */
+function onlyGlued({ hoop, ring }: Standing, pieceId: string): boolean {
+  const laid = hoop.layers.some((layer) => layer.pieceId === pieceId && layer.where === 'above');
+  return (
+    laid &&
+    !hoop.seams.some(
+      ({ layers }) => layers.includes(pieceId) && ring.some((piece) => layers.includes(piece.id))
+    )
+  );
+}
+
 /** Cloth whose edge must be covered. */
 const FRAYS: readonly string[] = ['woven', 'canvas', 'knit', 'towelling'];
 
 const satinFields = {
-  width: length('Width of the satin', 4, 3, 10),
+  width: length('Width of the satin', 4, 2, 10),
   thread: thread('Edge thread, top and bobbin', 'Burgundy', '#6d1f31')
 } as const;
 
@@ -38,15 +59,20 @@ export const edgeSatin: BlockMaker<typeof satinFields> = {
       : null),
   make(site, { width, thread: colour }) {
     const { frame, s } = site;
-    site.toTable();
-    site.freeHolds();
-    site.freeToppings();
+    // A film under the edge stays until the end, unless something under it is still to be cut.
+    if (site.standing.untrimmed.length > 0) {
+      site.toTable();
+      site.freeHolds();
+      site.freeToppings();
+    }
     site.trimToSeam();
     if (site.standing.holds.some(({ stitched }) => !stitched)) site.tackOutline();
-    site.toTable();
-    site.freeHolds();
-    const { top } = site.standing;
-    if (top && ['towelling', 'fleece'].includes(top.material.kind)) {
+    const { top, toppings, holds } = site.standing;
+    if (holds.some(({ piece, stitched }) => stitched && !toppings.includes(piece))) {
+      site.toTable();
+      site.freeHolds();
+    }
+    if (top && toppings.length === 0 && ['towelling', 'fleece'].includes(top.material.kind)) {
       const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: frame.outlineId });
       site.hand('topping-on', { do: 'topping-on', pieceId: film });
     }
@@ -54,14 +80,29 @@ export const edgeSatin: BlockMaker<typeof satinFields> = {
     // Its back is seen where there is a back, and another colour may be wound already: the bobbin has the edge’s.
     const wound = s.sofar.entries.some((entry) => entry.kind === 'hand' && entry.op.do === 'bobbin');
     if (wound && !under) site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('satin')}` });
-    if (under) s.must(site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('satin')}` }));
+    if (under)
+      s.must(
+        site.hand(
+          'bobbin',
+          { do: 'bobbin', threadId: `stop:${site.key('satin')}` },
+          { note: 'A full one: the edge is the longest stop.' }
+        )
+      );
     site.toMachine();
+    const unheld = top !== null && onlyGlued(site.standing, top.id);
+    if (unheld) site.hand('slow', { do: 'speed', spm: FIRST_PASS_SPM, firstPass: true });
     const satin = site.stop('satin', {
-      ...stopPart('Satin edge', 'satin-edge', /border|edge|satin|rim/, [frame.seamId], {
-        visible: under ? 'both' : 'front'
-      }),
+      ...stopPart(
+        site.label('Satin edge'),
+        'satin-edge',
+        /border|edge|satin|outline|rim/,
+        [frame.seamId, ...frame.holes],
+        { visible: under || unheld ? 'both' : 'front' }
+      ),
+      alsoRoles: ['applique-edge', 'closing-seam'],
       protected: true,
       width,
+      ...(unheld && { estimate: edgePhases(pathLength(frame.seam), width, true) }),
       thread: colour
     });
     if ([edged, under].some((piece) => piece && FRAYS.includes(piece.material.kind))) s.must(satin);
@@ -99,15 +140,25 @@ export const edgeCut: BlockMaker<typeof cutFields> = {
     // The tack-down on the same line is seen with it, so it takes its thread.
     s.threadsLike(frame.seamId, site.key('outline'));
     const line = site.stop('outline', {
-      ...stopPart('Outline', 'closing-seam', /outline|final|closing|border|perimeter/, [frame.seamId], {
-        visible: 'both'
-      }),
+      ...stopPart(
+        'Outline',
+        'closing-seam',
+        /outline|final|closing|border|edge|perimeter|satin/,
+        [frame.seamId],
+        {
+          visible: 'both'
+        }
+      ),
       alsoRoles: ['topstitch', 'satin-edge'],
+      // A file may end in a satin edge.
+      asCharted: ['satin-edge'],
       protected: true,
       passes: style === 'bean' ? 3 : 2,
       thread: colour
     });
     s.must(line);
+    const tacks = s.sofar.expected.filter(({ threadOf, role }) => role === 'tack-down' && threadOf === line);
+    if (tacks.length > 0) s.truth({ kind: 'one-colour', steps: [...tacks.map(({ key }) => key), line] });
     s.ends({
       edge: 'cut edge',
       finished: { width: frame.width + 2 * margin, height: frame.height + 2 * margin }
@@ -117,6 +168,11 @@ export const edgeCut: BlockMaker<typeof cutFields> = {
 
 const markFields = {
   marks: count('Marks', 2, 1, 20),
+  where: choice(
+    'Where',
+    { file: 'Where the file has them', top: 'Near the upper end', ends: 'Near the upper and the lower end' },
+    'file'
+  ),
   thread: thread('Thread', 'Cream', '#efe3c4')
 } as const;
 
@@ -133,17 +189,27 @@ export const marks: BlockMaker<typeof markFields> = {
       : standing.covered
         ? { why: 'The back lies over the front.', repair: 'Move it before the back.' }
         : null,
-  make(site, { marks: many, thread: colour }) {
+  make(site, { marks: many, where, thread: colour }) {
+    const { height } = site.frame;
+    const end = (part: string, side: -1 | 1): string =>
+      site.line(part, 'Hole mark', segment(0, side * (height / 2 - 8), 0, side * (height / 2 - 6)));
+    const lines = [
+      ...(where === 'file' ? [] : [end('upper', -1)]),
+      ...(where === 'ends' ? [end('lower', 1)] : [])
+    ];
+    const outline = site.s.sofar.expected.at(-1);
     site.toMachine();
     site.stop('marks', {
       ...stopPart(
-        many === 1 ? 'Hole mark' : 'Hole marks',
+        site.label(many === 1 ? 'Hole mark' : 'Hole marks'),
         'closure-mark',
-        /hole|mark|snap|eyelet|position/,
-        []
+        /hole|mark|snap|closure|fasten|eyelet|position/,
+        lines
       ),
       alsoRoles: ['placement', 'centre-mark'],
       optional: true,
+      // Often one row of the chart has the outline and the marks.
+      ...(outline?.role === 'closing-seam' && { sharesRowOf: outline.key }),
       visible: 'both',
       estimate: [{ stitches: 20 * many, length: 1.5, attended: false }],
       thread: colour

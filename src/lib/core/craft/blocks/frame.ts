@@ -10,6 +10,8 @@ export interface Frame {
   /** Where lines that hold the layers run: the outline, or the middle of a satin edge. */
   seamId: string;
   seam: Path;
+  /** Lines of slots that are tacked, trimmed and edged with the outline. */
+  holes: readonly string[];
   width: number;
   height: number;
   edge: 'none' | 'satin' | 'cut' | 'turned';
@@ -28,7 +30,7 @@ export function satinFrame(frame: Frame, width: number): Frame {
  */
 export class Frames {
   readonly #s: Sequence;
-  readonly #first: Frame;
+  #first: Frame;
   readonly #further = new Map<number, Frame>();
 
   constructor(s: Sequence, first: Frame) {
@@ -47,11 +49,19 @@ export class Frames {
       const own = `${outlineId}-${at}`;
       this.#s.line(own, 'Outline', outline, hooping.id);
       const ownSeam = seamId === outlineId ? own : `${seamId}-${at}`;
-      if (ownSeam !== own) this.#s.line(ownSeam, 'Middle of the edge', seam, hooping.id);
-      frame = { ...this.#first, outlineId: own, seamId: ownSeam };
+      if (ownSeam !== own) this.#s.line(ownSeam, 'Edge', seam, hooping.id);
+      frame = { ...this.#first, outlineId: own, seamId: ownSeam, holes: [] };
       this.#further.set(at, frame);
     }
     return frame;
+  }
+
+  /** A slot through all that is laid from now on in this hooping. */
+  addHole(lineId: string): void {
+    const { now } = this;
+    const open = { ...now, holes: [...now.holes, lineId] };
+    if (now === this.#first) this.#first = open;
+    else this.#further.set(this.#s.sofar.hoopings.length, open);
   }
 
   /** A pattern without the outlines of hoopings that do not use them. */

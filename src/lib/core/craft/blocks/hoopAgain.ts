@@ -51,7 +51,7 @@ export const hoopAgain: BlockMaker<typeof fields> = {
     const fresh = site.piece('stabiliser', 'Stabiliser', base?.material ?? MATERIALS.tearAway, 'hooped', {
       plies: base?.plies ?? 1
     });
-    s.hoop(site.newHooping(), `Hooping ${at}`, [fresh, ...cloth.map(({ id }) => id)], { on: false });
+    s.hoop(site.newHooping(), `Hooping ${at}`, [fresh, ...cloth.map(({ id }) => id)]);
     site.hand(
       'align',
       { do: 'other', title: 'Line the cloth up with what is stitched', seconds: 90 },

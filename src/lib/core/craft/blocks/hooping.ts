@@ -7,24 +7,15 @@ import {
   material,
   MATERIALS,
   onlyWhere,
+  type StabiliserKind,
+  STABILISERS,
+  stabiliserWords,
   stopPart
 } from '$lib/core/craft/sequence';
+import type { Piece } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
-
-const STABILISERS = {
-  'tear-away': { label: 'Tear-away', material: MATERIALS.tearAway },
-  cutaway: { label: 'Cutaway', material: MATERIALS.cutaway },
-  'soft-mesh': { label: 'Soft mesh cutaway', material: MATERIALS.softMesh },
-  'wash-away': { label: 'Wash-away, cloth type', material: MATERIALS.washAway },
-  film: { label: 'Wash-away film', material: MATERIALS.film },
-  sticky: { label: 'Sticky wash-away', material: MATERIALS.sticky }
-} as const;
-type Stabiliser = keyof typeof STABILISERS;
-const WORDS = Object.fromEntries(
-  Object.entries(STABILISERS).map(([key, { label }]) => [key, label])
-) as Record<Stabiliser, string>;
 
 const CLOTHS = {
   woven: 'Woven cotton or linen',
@@ -37,10 +28,27 @@ const CLOTHS = {
 } as const;
 
 /** Stabilisers that stay in the item. */
-const LASTS: readonly Stabiliser[] = ['cutaway', 'soft-mesh'];
+const LASTS: readonly StabiliserKind[] = ['cutaway', 'soft-mesh'];
+
+const FOLDS = {
+  bottom: 'The bottom',
+  top: 'The top',
+  left: 'The left side',
+  right: 'The right side'
+} as const;
+const cushionFields = {
+  finishedWidth: onlyWhere(length('Sewn up, width', 200, 60, 1000), 'sewnUp', 'folded'),
+  finishedHeight: onlyWhere(length('Sewn up, height', 260, 60, 1000), 'sewnUp', 'folded'),
+  fold: onlyWhere(choice('Folded at', FOLDS, 'bottom'), 'sewnUp', 'folded'),
+  seam: onlyWhere(
+    length('Its seam', 12, 6, 25, '6 to 12 mm is usual, up to half an inch'),
+    'sewnUp',
+    'folded'
+  )
+} as const;
 
 const fields = {
-  stabiliser: choice('Stabiliser', WORDS, 'tear-away'),
+  stabiliser: choice('Stabiliser', stabiliserWords(), 'tear-away'),
   layers: count('Layers of stabiliser', 1, 1, 4, 'two under a satin edge, unless it is cutaway'),
   ground: choice(
     'Cloth',
@@ -61,6 +69,19 @@ const fields = {
   ),
   wide: onlyWhere(length('Cut it so wide', 0, 0, 3000, '0: as the ring needs'), 'ground', 'hooped', 'padded'),
   high: onlyWhere(length('Cut it so high', 0, 0, 3000, '0: as the ring needs'), 'ground', 'hooped', 'padded'),
+  backed: onlyWhere(
+    choice('Fused behind it', { no: 'Nothing', mesh: 'Soft mesh: a knit would stretch' }, 'no'),
+    'ground',
+    'hooped',
+    'floated',
+    'padded'
+  ),
+  sewnUp: onlyWhere(
+    choice('It is sewn up afterwards', { no: 'No', folded: 'Folded once and seamed, as a cushion' }, 'no'),
+    'ground',
+    'hooped'
+  ),
+  ...cushionFields,
   held: onlyWhere(hold('Floated cloth is held with', 'spray'), 'ground', 'floated')
 } as const;
 
@@ -72,39 +93,71 @@ export const hooping: BlockMaker<typeof fields> = {
   group: 'Hooping',
   fields,
   refuses: needsNoRing,
-  make(site, { stabiliser, layers, ground, cloth, wide, high, held }) {
+  make(site, p) {
+    const { stabiliser, layers, ground, cloth, held } = p;
     const { s } = site;
-    const base = site.piece('stabiliser', 'Stabiliser', STABILISERS[stabiliser].material, 'hooped', {
-      // One layer of what tears or washes out gives way under a satin edge.
+    const kind = STABILISERS[stabiliser];
+    const base = site.piece('stabiliser', kind.name, kind.material, 'hooped', {
+      // One layer of what tears or washes out gives way under a satin edge, where no cloth carries it.
       plies:
         stabiliser === 'sticky'
           ? 1
-          : site.frame.edge === 'satin' && !LASTS.includes(stabiliser)
+          : site.frame.edge === 'satin' && ground !== 'hooped' && !LASTS.includes(stabiliser)
             ? Math.max(2, layers)
             : layers
     });
     const sticky = stabiliser === 'sticky';
     const hooped = ground === 'hooped' || ground === 'padded';
     const ring = [base];
-    if (ground === 'padded') ring.push(site.piece('batting', 'Batting', MATERIALS.batting, 'hooped'));
+    const backed = p.backed === 'mesh' ? { backed: [MATERIALS.softMesh] } : {};
+    const fused = (piece: string): string => {
+      if (p.backed === 'mesh') site.prepare('mesh', { do: 'back-cloth', pieceIds: [piece] });
+      return piece;
+    };
+    if (ground === 'padded') {
+      const batting = site.piece('batting', 'Batting', MATERIALS.batting, 'hooped');
+      site.hand(
+        'spray',
+        { do: 'spray', pieceId: batting },
+        { note: 'Stabiliser, batting and cloth become one.' }
+      );
+      ring.push(batting);
+    }
     if (hooped)
       ring.push(
-        site.piece('cloth', 'Front', cloth, 'hooped', {
-          shows: 'front',
-          overrides: { ...(wide > 0 && { width: wide }), ...(high > 0 && { height: high }) }
-        })
+        fused(
+          site.piece('cloth', site.label('Front'), cloth, 'hooped', {
+            shows: 'front',
+            ...backed,
+            ...cutAs(p)
+          })
+        )
       );
     const at = s.sofar.hoopings.length + 1;
-    s.hoop(site.newHooping(), at === 1 ? 'Hooping' : `Hooping ${at}`, ring, { sticky, on: false });
+    s.hoop(site.newHooping(), at === 1 ? 'Hooping' : `Hooping ${at}`, ring, { sticky });
     if (ground === 'floated') {
-      const piece = site.piece('cloth', 'Front', cloth, 'applique', {
+      const piece = site.piece('cloth', site.label('Front'), cloth, 'applique', {
         covers: site.frame.seamId,
-        shows: 'front'
+        shows: 'front',
+        ...backed
       });
-      floated(site, piece, sticky ? 'nothing' : cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held);
+      floated(
+        site,
+        fused(piece),
+        sticky ? 'nothing' : cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held
+      );
     }
   }
 };
+
+type Answers = Parameters<(typeof hooping)['make']>[1];
+
+/** Cut as the ring needs, in a size of its own, or as large as what it is sewn up to. */
+function cutAs(p: Answers): Partial<Pick<Piece, 'overrides' | 'sewnUp'>> {
+  if (p.sewnUp === 'folded')
+    return { sewnUp: { width: p.finishedWidth, height: p.finishedHeight, seam: p.seam, fold: p.fold } };
+  return { overrides: { ...(p.wide > 0 && { width: p.wide }), ...(p.high > 0 && { height: p.high }) } };
+}
 
 function floated(site: Site, pieceId: string, held: 'tape' | 'spray' | 'glue' | 'pins' | 'nothing'): void {
   site.hand('lay', {
@@ -116,6 +169,8 @@ function floated(site: Site, pieceId: string, held: 'tape' | 'spray' | 'glue' | 
     over: 12,
     hold: held === 'nothing' ? { by: 'nothing' } : heldAs(held)
   });
+  // Nothing more is needed where it sticks.
+  if (held === 'nothing') return;
   site.toMachine();
   site.stop('tack', {
     ...stopPart('Tack-down', 'tack-down', /tack|fix|outline/, [site.frame.seamId], { visible: 'hidden' }),

@@ -5,3 +5,4 @@ export { PLACED_ON_IT, THING_WORDS } from './readyMade';
 export { CLOTHS } from './hooping';
 export { SheetWork } from './sheetSteps';
 export { blockWords } from './words';
+export { APART_MM as LACE_APART_MM } from './lace';

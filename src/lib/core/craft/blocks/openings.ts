@@ -1,12 +1,12 @@
 import { offsetPath, segment, shifted } from '$lib/core/base/geometry';
-import { choice, count, MATERIALS, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
+import { choice, count, length, MATERIALS, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
-import { needsRing, needsSurface, noTopping } from './refusals';
+import { WASHES } from './lace';
+import { needsSurface, noTopping } from './refusals';
 import { spotFields, spotPath } from './spots';
 import type { Site } from './site';
 
 const SATIN_MM = 3;
-const WASHES = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'] as const;
 /** Angles of so many cutting needles, spread evenly over half a turn. @example anglesOf(3) // [0, 60, 120] */
 const anglesOf = (needles: number): number[] =>
   Array.from({ length: needles }, (_, at) => Math.round((180 / needles) * at));
@@ -67,7 +67,6 @@ export const cutworkOpening: BlockMaker<typeof windowFields> = {
       site.line('bar-2', 'Bars down', shifted(segment(0, -h, 0, h), p.across, p.down))
     ];
     const hidden = { threadOf: site.key('satin'), visible: 'hidden' } as const;
-    site.toTable();
     const bobbin = site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('satin')}` });
     site.toMachine();
     site.stop('outline', {
@@ -145,52 +144,34 @@ function cut(
   );
 }
 
-const laceFields = {
-  ...spotFields(60, 60),
-  thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
+const eyeletFields = {
+  across: length('From the middle, to the right', 0, -400, 400, 'less than 0: to the left'),
+  down: length('From the middle, towards you', 0, -400, 400, 'less than 0: away from you'),
+  hole: length('The hole, across', 4, 2, 20),
+  thread: thread('Thread', 'Cream', '#efe3c4')
 } as const;
 
-/** Lace that stands by itself beside or inside the cloth. */
-export const lacePart: BlockMaker<typeof laceFields> = {
-  kind: 'lace-part',
-  name: 'Lace part',
-  summary: 'Underlay and lace on wash-away, the bobbin in the lace’s own colour.',
+/** A round hole punched in the hoop and edged in satin. */
+export const eyelet: BlockMaker<typeof eyeletFields> = {
+  kind: 'eyelet',
+  name: 'Eyelet, punched and edged',
+  summary: 'A hole punched through the layers and satin round it.',
   group: 'Openings',
-  fields: laceFields,
-  refuses: (standing) =>
-    needsRing(standing) ??
-    (standing.covered || standing.under
-      ? { why: 'A back would be stitched into the lace.', repair: 'Move it before the back.' }
-      : standing.ring
-            .filter(({ material }) => material.kind.includes('wash-away'))
-            .reduce((sum, { plies }) => sum + plies, 0) >= 2
-        ? null
-        : {
-            why: 'Lace stands on two layers of wash-away at least.',
-            repair: 'Take two layers of wash-away for the hooping.'
-          }),
-  make(site, { thread: colour, ...spot }) {
-    const line = site.line('lace', site.label('Lace'), spotPath(spot));
-    site.toTable();
-    const bobbin = site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('lace')}` });
+  fields: eyeletFields,
+  refuses: needsSurface,
+  make(site, { hole, thread: colour, ...spot }) {
+    const ring = site.line(
+      'ring',
+      site.label('Eyelet'),
+      spotPath({ shape: 'oval', width: hole + 2, height: hole + 2, ...spot })
+    );
+    site.hand('punch', { do: 'punch', holes: 1 });
     site.toMachine();
-    site.stop('underlay', {
-      ...stopPart('Underlay', 'lace-underlay', /underlay|net|grid/, [line], {
-        visible: 'both',
-        threadOf: site.key('lace')
-      }),
-      optional: true,
-      passes: 4
-    });
-    const lace = site.stop('lace', {
-      ...stopPart(site.label('Lace'), 'lace', /lace|fill/, [line], { visible: 'both' }),
-      alsoRoles: ['decoration', 'satin-edge'],
-      protected: true,
+    site.stop('satin', {
+      ...stopPart(`${site.label('Eyelet')}: satin`, 'satin-edge', /eyelet|hole/, [ring], { visible: 'both' }),
+      width: 2,
       thread: colour
     });
-    site.s.must(bobbin, lace);
-    const carrier = site.standing.ring.find(({ material }) => material.kind.includes('wash-away'));
-    if (carrier) site.s.truth({ kind: 'stabiliser', pieceId: carrier.id, kinds: [...WASHES], plies: 2 });
   }
 };
 

@@ -10,11 +10,10 @@ import {
   thread
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
+import { APART_MM } from './lace';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
-/** Between parts in one hoop, mm. */
-const APART_MM = 8;
 /** Wash-away is left round a part so far, mm. */
 const ROUGHLY_MM = 5;
 
@@ -62,7 +61,7 @@ function oneHooping(site: Site, p: Answers, at: number, first: number, many: num
       id
     );
   });
-  s.hoop(id, `${label}s, hooping ${at}`, [base], { on: false });
+  s.hoop(id, `${label}s, hooping ${at}`, [base]);
   // The bobbin of a set in the same colour is still on.
   const wound = woundFor(s, p.thread.name);
   if (wound === undefined)

@@ -74,7 +74,7 @@ export const piece: BlockMaker<typeof fields> = {
         ...(p.backed !== 'no' && { backed: [BACKING[p.backed]] })
       }
     });
-    if (p.backed !== 'no') site.hand('backed', { do: 'back-cloth', pieceIds: [id] }, { free: true });
+    if (p.backed !== 'no') site.prepare('backed', { do: 'back-cloth', pieceIds: [id] });
     if (p.basted === 'yes') baste(site, p, label, area);
     if (p.extent !== 'whole') stitchDown(site, p, label, area);
   }

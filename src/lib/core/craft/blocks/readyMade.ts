@@ -1,6 +1,16 @@
 import { offsetPath } from '$lib/core/base/geometry';
 import { type Material, sinksIn } from '$lib/core/documents/item';
-import { choice, count, length, material, MATERIALS, onlyWhere, stopPart } from '$lib/core/craft/sequence';
+import {
+  choice,
+  count,
+  length,
+  material,
+  MATERIALS,
+  onlyWhere,
+  STABILISERS,
+  stabiliserWords,
+  stopPart
+} from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
@@ -51,17 +61,7 @@ const MARK_WORDS = {
   template: 'A printed template'
 } as const;
 
-const CARRIERS = {
-  'tear-away': { label: 'Tear-away', material: MATERIALS.tearAway },
-  cutaway: { label: 'Cutaway', material: MATERIALS.cutaway },
-  'soft-mesh': { label: 'Soft mesh cutaway', material: MATERIALS.softMesh },
-  'wash-away': { label: 'Wash-away, cloth type', material: MATERIALS.washAway },
-  sticky: { label: 'Sticky wash-away', material: MATERIALS.sticky }
-} as const;
-type Carrier = keyof typeof CARRIERS;
-const CARRIER_WORDS = Object.fromEntries(
-  Object.entries(CARRIERS).map(([key, { label }]) => [key, label])
-) as Record<Carrier, string>;
+const CARRIERS = ['tear-away', 'cutaway', 'soft-mesh', 'wash-away', 'sticky'] as const;
 
 /** Where a design stands on a thing, mm from its middle, and how the thing is held. */
 export const PLACED_ON_IT = {
@@ -95,7 +95,12 @@ const fields = {
   width: length('Its own width', 500, 40, 3000),
   height: length('Its own height', 900, 40, 3000),
   ...PLACED_ON_IT,
-  stabiliser: onlyWhere(choice('Stabiliser', CARRIER_WORDS, 'cutaway'), 'mount', 'hooped', 'floated'),
+  stabiliser: onlyWhere(
+    choice('Stabiliser', stabiliserWords([...CARRIERS]), 'cutaway'),
+    'mount',
+    'hooped',
+    'floated'
+  ),
   layers: onlyWhere(count('Layers of stabiliser', 1, 1, 4), 'mount', 'hooped', 'floated'),
   centre: choice('The middle is found', MARK_WORDS, 'crosshair'),
   up: choice(
@@ -128,7 +133,7 @@ export const readyMade: BlockMaker<typeof fields> = {
     const { s, frame } = site;
     const { name, hangs } = THINGS[p.thing];
     const stuck = p.mount === 'stuck';
-    const carrier: Material = stuck ? MATERIALS.sticky : CARRIERS[p.stabiliser].material;
+    const carrier: Material = stuck ? MATERIALS.sticky : STABILISERS[p.stabiliser].material;
     const sinks = sinksIn(p.cloth.kind);
     const base = site.piece('stabiliser', 'Stabiliser', carrier, 'hooped', { plies: stuck ? 1 : p.layers });
     const fused = p.mesh === 'yes' || (p.mesh === 'usual' && p.cloth.kind === 'knit');
@@ -149,8 +154,7 @@ export const readyMade: BlockMaker<typeof fields> = {
     );
     const at = s.sofar.hoopings.length + 1;
     s.hoop(site.newHooping(), at === 1 ? 'Hooping' : `Hooping ${at}`, hooped ? [base, piece] : [base], {
-      sticky: stuck,
-      on: false
+      sticky: stuck
     });
     if (!hooped)
       s.must(

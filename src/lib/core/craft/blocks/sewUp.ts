@@ -51,7 +51,8 @@ export const sewUp: BlockMaker<typeof fields> = {
 
 const rinseFields = {
   loops: count('Loops to join', 0, 0, 200, '0: nothing is joined'),
-  form: choice('It dries', { flat: 'Flat', bowl: 'Over a bowl or another form' }, 'flat')
+  form: choice('It dries', { flat: 'Flat', bowl: 'Over a bowl or another form' }, 'flat'),
+  pressed: choice('Pressed', { no: 'No', yes: 'From the back, when it is dry' }, 'no')
 } as const;
 
 /** What was stitched in several hoopings is rinsed once, dried once and joined once. */
@@ -63,7 +64,7 @@ export const rinseAll: BlockMaker<typeof rinseFields> = {
   group: 'Afterwards',
   fields: rinseFields,
   refuses: needsOut,
-  make(site, { loops, form }) {
+  make(site, { loops, form, pressed }) {
     const rinsed = site.hand(
       'rinse',
       { do: 'rinse' },
@@ -74,6 +75,7 @@ export const rinseAll: BlockMaker<typeof rinseFields> = {
     );
     const dried = site.hand('dry', { do: 'wait', why: 'dry' }, { needs: [rinsed] });
     const joined = loops > 0 ? site.hand('join', { do: 'join-parts', loops }, { needs: [dried] }) : dried;
+    if (pressed === 'yes') site.hand('press', { do: 'press', from: 'back' }, { needs: [joined] });
     if (form === 'flat') return;
     const shaped = site.hand(
       'shape',

@@ -100,7 +100,6 @@ export const sheetSteps: BlockMaker<typeof fields> = {
       if (step.kind === 'hoop')
         site.s.hoop(site.newHooping(step.hoopingId), step.name, step.pieceIds.map(name), {
           sticky: step.sticky,
-          on: false,
           step: name(step.id)
         });
       else if (step.kind === 'hand') byHand(site, step, name, work.threads);

@@ -14,9 +14,7 @@ export class Site {
     readonly id: string,
     /** What the maker calls the block, so that its steps can be told from those of another. */
     readonly name: string | undefined,
-    readonly frames: Frames,
-    /** Hoopings that the parts of the construction write. */
-    readonly reserved: ReadonlySet<string> = new Set()
+    readonly frames: Frames
   ) {}
 
   /** The outline it works on. */
@@ -33,9 +31,9 @@ export class Site {
     return standingOf(this.s, this.frame);
   }
 
-  /** The id of the hooping that begins now: by its number, or by the block where a part of the construction has that. */
+  /** The id of the hooping that begins now: by its number, or by the block where another has that. */
   newHooping(usual = `hooping-${this.s.sofar.hoopings.length + 1}`): string {
-    const taken = new Set([...this.s.sofar.hoopings.map(({ id }) => id), ...this.reserved]);
+    const taken = new Set(this.s.sofar.hoopings.map(({ id }) => id));
     if (!taken.has(usual)) return usual;
     let own = this.key('hooping');
     for (let at = 2; taken.has(own); at++) own = this.key(`hooping-${at}`);
@@ -69,17 +67,27 @@ export class Site {
     return this.s.hand(this.key(part), op, more);
   }
 
+  /** Work on pieces before the hooping they are laid in. */
+  prepare(part: string, op: z.input<typeof Operation>, note?: string): string {
+    return this.s.prepare(this.key(part), op, note);
+  }
+
   stop(part: string, what: StopPart, needs: string[] = []): string {
     return this.s.stop(this.key(part), what, needs);
   }
 
-  /** The hoop on the machine, front up, ready to stitch. */
-  toMachine(): void {
+  /**
+   * The hoop on the machine, front up, ready to stitch.
+   *
+   * @param note what to mind where something loose lies under it
+   */
+  toMachine(note?: string): void {
     const { turned, onMachine, loose } = this.standing;
     if (turned) this.#move('turn-over');
     if (onMachine) return;
     this.#move('hoop-on');
-    if (loose.length > 0) this.hand(`look-${this.#moves}`, { do: 'check-under' });
+    if (loose.length > 0)
+      this.hand(`look-${this.#moves}`, { do: 'check-under' }, note === undefined ? {} : { note });
   }
 
   /** The hoop on the table, front up. */
@@ -96,6 +104,13 @@ export class Site {
     if (!turned) this.#move('turn-over');
   }
 
+  /** Takes pins out of what is stitched down: tape lies outside the stitching and may wait, pins may not. */
+  freePins(): void {
+    const { holds, out } = this.standing;
+    if (holds.some(({ pins, stitched }) => pins && (stitched || out)))
+      this.hand(`unpin-${++this.#moves}`, { do: 'unpin' });
+  }
+
   /** Takes tape and pins off what is stitched down. */
   freeHolds(): void {
     const { holds, out } = this.standing;
@@ -109,7 +124,7 @@ export class Site {
         strips: Math.min(40, strips),
         ...(stay && { pieceIds: freed })
       });
-    if (free.some(({ pins }) => pins)) this.hand(`unpin-${++this.#moves}`, { do: 'unpin' });
+    this.freePins();
   }
 
   /** Takes toppings off before something covers them for good. */
@@ -139,6 +154,23 @@ export class Site {
       margin: 0.5
     });
     this.s.must(id);
+    this.openHoles(untrimmed.map((piece) => piece.id));
+  }
+
+  /** Cuts pieces away inside the slots of the item; the stabiliser in them stays whole. */
+  openHoles(pieceIds: string[]): void {
+    const keepIds = this.standing.ring.map(({ id }) => id);
+    for (const lineId of this.frame.holes)
+      this.s.must(
+        this.hand(`trim-${lineId}-${++this.#moves}`, {
+          do: 'trim',
+          pieceIds,
+          lineId,
+          side: 'inside',
+          margin: 0.5,
+          keepIds
+        })
+      );
   }
 
   /** A run along the seam that holds whatever only tape or pins hold yet. */
@@ -147,8 +179,8 @@ export class Site {
     this.stop(`outline-${++this.#moves}`, {
       name: 'Outline tack-down',
       role: 'tack-down',
-      words: /outline|tack|again/,
-      lineIds: [this.frame.seamId],
+      words: /outline|tack|again|baste/,
+      lineIds: [this.frame.seamId, ...this.frame.holes],
       visible: 'hidden',
       ...(this.s.lastStop !== null && { threadOf: this.s.lastStop })
     });

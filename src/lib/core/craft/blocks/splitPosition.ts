@@ -8,6 +8,10 @@ const fields = {
     'The file stitched there',
     z.string().trim().min(1, 'name the file').max(60).default('Second half')
   ),
+  before: text(
+    'The file stitched before',
+    z.string().trim().min(1, 'name the file').max(60).default('First half')
+  ),
   position: count('Mounting position', 2, 1, 4)
 } as const;
 
@@ -20,11 +24,10 @@ export const splitPosition: BlockMaker<typeof fields> = {
   group: 'Hooping',
   fields,
   refuses: beforeClosing,
-  make(site, { file, position }) {
-    if (site.s.sofar.files.length === 0) site.s.firstFile('first', 'First half');
-    site.toTable();
-    site.hand('mount', { do: 'mount', position });
+  make(site, { file, before, position }) {
+    if (site.s.sofar.files.length === 0) site.s.firstFile('first', before);
     site.toMachine();
+    site.hand('mount', { do: 'mount', position });
     site.s.file(site.id, file);
   }
 };

@@ -9,13 +9,23 @@ import {
   shapePath,
   shifted
 } from '$lib/core/base/geometry';
-import { choice, length, outline, type Side } from '$lib/core/craft/sequence';
+import { choice, length, onlyWhere, outline, type Side } from '$lib/core/craft/sequence';
 import type { Frame } from './frame';
 
 /** Asks for a shape of its own size somewhere on the item. */
 export const spotFields = (width: number, height: number) =>
   ({
-    shape: outline('oval', 'rounded', 'rectangle', 'heart', 'shield', 'tab', 'triangle', 'hexagon'),
+    shape: outline(
+      'oval',
+      'rounded',
+      'rectangle',
+      'heart',
+      'shield',
+      'tab',
+      'triangle',
+      'hexagon',
+      'scallop'
+    ),
     width: length('Width', width, 5, 600),
     height: length('Height', height, 5, 600),
     across: length('From the middle, to the right', 0, -600, 600, 'less than 0: to the left'),
@@ -54,8 +64,12 @@ const REGIONS = {
 } as const;
 export type RegionName = keyof typeof REGIONS;
 
-/** Asks for a part of the item. */
-export const regionField = (label: string, usual: RegionName) => choice(label, REGIONS, usual);
+/** Asks for a part of the item, or a field of its own. */
+export const placeField = (label: string, usual: RegionName) =>
+  choice(label, { ...REGIONS, spot: 'A field of its own' }, usual);
+/** Asks something of a part of the item alone. */
+export const onlyElsewhere = <F extends Parameters<typeof onlyWhere>[0]>(field: F): F =>
+  onlyWhere(field, 'where', ...Object.keys(REGIONS)) as F;
 
 /** A part of the item, so far inside its seam. */
 export function regionPath(frame: Frame, region: RegionName, inside: number): Path {
@@ -94,7 +108,7 @@ function boxOf({ width, height }: Frame, region: RegionName, inside: number): Pa
   }
 }
 
-const SIDES = { top: 'Top', bottom: 'Bottom', left: 'Left', right: 'Right' } as const satisfies Record<
+export const SIDES = { top: 'Top', bottom: 'Bottom', left: 'Left', right: 'Right' } as const satisfies Record<
   Side,
   string
 >;

@@ -11,6 +11,7 @@ import type { Pattern, Sequence } from '$lib/core/craft/sequence';
 import { EMPTY_STACK, type Layer, type Seam, shareOn, type StackState } from '$lib/core/craft/stack';
 import { isStabiliserKind, type MaterialKind, type Piece, type Role } from '$lib/core/documents/item';
 import type { Frame } from './frame';
+import { unedged } from './unedged';
 
 /** Tape or pins on a piece. */
 export interface Hold {
@@ -45,6 +46,10 @@ export interface Standing {
   loose: Piece[];
   /** A basting box was stitched, which is picked out at the end. */
   basted: boolean;
+  /** Names of appliqué pieces whose edge is still to come. */
+  unedged: string[];
+  /** Pieces with fusible web behind them that nothing has fused yet. */
+  unfused: Piece[];
   /** The back that was laid face down on the front. */
   covered: Piece | null;
   /** The back under the hoop. */
@@ -54,6 +59,10 @@ export interface Standing {
   /** What goes round the work as its edge. */
   edged: boolean;
   zip: Piece | null;
+  /** What stands up from the work, held in its middle only. */
+  raised: Piece | null;
+  /** What edge the whole item gets. */
+  edge: Frame['edge'];
   /** A thing bought finished, which the item is stitched on. */
   readyMade: Piece | null;
   /** The ring was opened for the last time. */
@@ -83,12 +92,13 @@ export function standingOf(s: Sequence, frame: Frame): Standing {
   const before = known.get(simulated);
   if (before?.frame === frame && before.things === things && simulated !== EMPTY_STACK)
     return before.standing;
-  const standing = asked(sofar, simulated, frame);
+  const standing = asked(s, simulated, frame);
   known.set(simulated, { standing, frame, things });
   return standing;
 }
 
-function asked(sofar: Readonly<Pattern>, hoop: StackState, frame: Frame): Standing {
+function asked(s: Sequence, hoop: StackState, frame: Frame): Standing {
+  const { sofar } = s;
   const { layers } = hoop;
   // Work of an earlier hooping is put aside with its seams.
   const inHoop = new Set(layers.map(({ pieceId }) => pieceId));
@@ -135,6 +145,8 @@ function asked(sofar: Readonly<Pattern>, hoop: StackState, frame: Frame): Standi
       )
     ),
     basted: seams.some(({ role }) => role === 'basting'),
+    unedged: unedged(s, frame).map(({ name }) => name),
+    unfused: waitingForTheIron(sofar),
     covered,
     under: pieceOf(
       layers.find((layer) => isOf(layer, 'below', 'backing', pieceOf) && pieceOf(layer)?.shows !== 'lining')
@@ -146,12 +158,28 @@ function asked(sofar: Readonly<Pattern>, hoop: StackState, frame: Frame): Standi
         (role === 'satin-edge' && lineIds.some((id) => outlines.includes(id)))
     ),
     zip: pieceOf(layers.find((layer) => pieceOf(layer)?.use === 'zip-tape')),
+    raised: piecesOf(layers).findLast(({ loose }) => loose) ?? null,
+    edge: frame.edge,
     readyMade: piecesOf(layers).find((piece) => piece.readyMade) ?? null,
     out: where === 'unhooped',
     hoopings: piecesByHooping(sofar),
     made: new Set([...sofar.pieces, ...sofar.lines].map(({ id }) => id)),
     hoop
   };
+}
+
+/** Pieces with web behind them that no step has fused. */
+function waitingForTheIron({ entries, pieces }: Readonly<Pattern>): Piece[] {
+  const fused = new Set(
+    entries.flatMap((entry) => {
+      if (entry.kind !== 'hand') return [];
+      const { op } = entry;
+      return op.do === 'fuse' || (op.do === 'lay' && op.hold.by === 'fuse') ? op.pieceId : [];
+    })
+  );
+  return pieces.filter(
+    ({ id, backed }) => backed?.some(({ kind }) => kind === 'fusible') === true && !fused.has(id)
+  );
 }
 
 function closed({ lineIds: [lineId = ''], opening }: Seam, { lines }: Readonly<Pattern>) {

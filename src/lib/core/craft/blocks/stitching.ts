@@ -1,11 +1,49 @@
 import { z } from 'zod';
-import { choice, stopPart, text, thread, threads } from '$lib/core/craft/sequence';
+import type { Path } from '$lib/core/base/geometry';
+import {
+  type AnswersOf,
+  choice,
+  count,
+  length,
+  onlyWhere,
+  stopPart,
+  text,
+  thread,
+  threads
+} from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { needsSurface } from './refusals';
-import { regionField, regionPath, fieldFields, spotPath } from './spots';
+import type { Site } from './site';
+import { fieldFields, onlyElsewhere, placeField, type RegionName, regionPath, spotPath } from './spots';
+
+/** Asks where stitching lies: on a part of the item, or on a field of its own. */
+const placeFields = (usual: RegionName, inside: number, width: number, height: number) => {
+  const { width: wide, height: high, across, down } = fieldFields(width, height);
+  return {
+    where: placeField('Where', usual),
+    inside: onlyElsewhere(length('Kept from the edge', inside, 0, 60)),
+    width: onlyWhere(wide, 'where', 'spot'),
+    height: onlyWhere(high, 'where', 'spot'),
+    across: onlyWhere(across, 'where', 'spot'),
+    down: onlyWhere(down, 'where', 'spot')
+  } as const;
+};
+type Place = AnswersOf<ReturnType<typeof placeFields>>;
+
+function placePath({ frame }: Site, { where, inside, ...spot }: Place): Path {
+  return where === 'spot' ? spotPath({ shape: 'rectangle', ...spot }) : regionPath(frame, where, inside);
+}
+
+const ONE = { decoration: 'Colour', lettering: 'Lettering' } as const;
 
 const detailFields = {
-  where: regionField('Where', 'middle'),
+  what: choice(
+    'What it is',
+    { decoration: 'Fill, lines and lettering', lettering: 'Lettering alone' },
+    'decoration'
+  ),
+  ...placeFields('middle', 8, 50, 30),
+  stitches: count('Stitches of a colour', 2200, 0, 200_000, 'where no chart says; 0: by its area'),
   colours: threads('Colours, in order', ['Ink black', '#20242c'])
 } as const;
 
@@ -17,25 +55,31 @@ export const details: BlockMaker<typeof detailFields> = {
   group: 'Stitching',
   fields: detailFields,
   refuses: needsSurface,
-  make(site, { where, colours }) {
-    const line = site.line('field', site.label('Design'), regionPath(site.frame, where, 8));
+  make(site, { what, stitches, colours, ...place }) {
+    const line = site.line('field', site.label('Design'), placePath(site, place));
     site.toMachine();
     site.stop('colours', {
-      ...stopPart(site.label('Colours'), 'decoration', /detail|design|fill|colou?r|letter|text/, [line]),
-      one: site.name === undefined || site.name === 'Design' ? 'Colour' : site.name,
-      alsoRoles: ['lettering', 'quilting', 'applique-edge', 'topstitch'],
+      ...stopPart(
+        site.label(what === 'lettering' ? 'Lettering' : 'Colours'),
+        what,
+        /detail|design|face|eye|fill|colou?r|letter|name|text|word/,
+        [line]
+      ),
+      one: site.name === undefined || site.name === 'Design' ? ONE[what] : site.name,
+      alsoRoles:
+        what === 'lettering' ? ['decoration'] : ['lettering', 'quilting', 'applique-edge', 'topstitch'],
       repeats: true,
+      // A file may have none.
+      optional: true,
       visible: 'front',
-      estimate: [{ stitches: 2200, attended: false }],
+      ...(stitches > 0 && { estimate: [{ stitches, attended: false }] }),
       thread: colours
     });
-    const { top } = site.standing;
-    if (top) site.s.nameGoes(site.key('colours'), top.id, line);
   }
 };
 
 const quiltingFields = {
-  where: regionField('Where', 'all'),
+  ...placeFields('all', 12, 60, 60),
   style: choice('What it is', { quilting: 'Quilting', stippling: 'Stippling' }, 'quilting'),
   through: choice('Goes through the back', { no: 'No', yes: 'Yes, on purpose' }, 'no'),
   thread: thread('Thread', 'Brass', '#b58a3c')
@@ -56,12 +100,8 @@ export const quilting: BlockMaker<typeof quiltingFields> = {
           repair: 'Move it before the back, or let it go through on purpose.'
         }
       : null),
-  make(site, { where, style, through, thread: colour }) {
-    const line = site.line(
-      'field',
-      style === 'quilting' ? 'Quilting' : 'Stippling',
-      regionPath(site.frame, where, 12)
-    );
+  make(site, { style, through, thread: colour, ...place }) {
+    const line = site.line('field', style === 'quilting' ? 'Quilting' : 'Stippling', placePath(site, place));
     site.toMachine();
     site.stop('quilt', {
       ...stopPart(style === 'quilting' ? 'Quilting' : 'Stippling', 'quilting', /quilt|stippl/, [line]),
@@ -70,8 +110,6 @@ export const quilting: BlockMaker<typeof quiltingFields> = {
       optional: true,
       thread: colour
     });
-    const { top } = site.standing;
-    if (top) site.s.nameGoes(site.key('quilt'), top.id, line);
   }
 };
 

@@ -1,20 +1,36 @@
-import { box, segment } from '$lib/core/base/geometry';
-import { length, material, stopPart, thread } from '$lib/core/craft/sequence';
+import { box, inset, segment } from '$lib/core/base/geometry';
+import {
+  choice,
+  heldAs,
+  type HeldBy,
+  hold,
+  length,
+  material,
+  MATERIALS,
+  onlyWhere,
+  stopPart,
+  thread
+} from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { beforeClosing } from './refusals';
+import type { Site } from './site';
 
 /** Half of the zip’s tape that stays between the two panels, and where the tape and the topstitch run, mm. */
-const HALF_MM = 5;
+export const HALF_MM = 5;
 const TAPE_MM = 10;
 const TOP_MM = 8;
 /** Seam allowance of a panel on the zip tape, mm. */
 const ON_TAPE_MM = 6;
+/** Batting ends so far inside the seam, mm. */
+const BATTING_MM = 2;
 
 const CLOTHS = { woven: 'Woven cotton', canvas: 'Canvas' } as const;
 const fields = {
   down: length('Zip below the top edge', 32, 20, 300),
   upper: material('Above the zip', CLOTHS, ['woven', 'Fern print', '#4d7148']),
   lower: material('Below the zip', CLOTHS, ['woven', 'Carriage red', '#8d2f35']),
+  padded: choice('Batting under the panels', { no: 'No', yes: 'Yes, cut out behind the zip' }, 'no'),
+  battingHold: onlyWhere(hold('Batting held with', 'spray'), 'padded', 'yes'),
   thread: thread('Seam thread', 'Cream', '#efe3c4')
 } as const;
 
@@ -54,6 +70,7 @@ export const zip: BlockMaker<typeof fields> = {
       }
     );
     const { ring } = site.standing;
+    if (p.padded === 'yes') battingBehind(site, p.battingHold, gap);
     site.toMachine();
     site.stop('placement', stopPart('Zip placement', 'placement', /zip/, [zipLine], hidden));
     site.hand(
@@ -116,7 +133,9 @@ export const zip: BlockMaker<typeof fields> = {
       site.hand(`${which}-flip`, { do: 'flip', pieceId: cloth, lineId: seam, covers: area });
       site.stop(
         `${which}-topped`,
-        stopPart(`${up ? 'Upper' : 'Lower'} topstitch`, 'topstitch', /topstitch|top/, [topLine], {
+        stopPart(`${up ? 'Upper' : 'Lower'} topstitch`, 'topstitch', /topstitch|top|tack/, [topLine], {
+          // What holds the panel down may be called its tack-down.
+          alsoRoles: ['tack-down'],
           threadOf: site.key('upper-sewn'),
           visible: 'front'
         })
@@ -125,3 +144,41 @@ export const zip: BlockMaker<typeof fields> = {
     }
   }
 };
+
+/** Batting inside the outline, cut away where the zip comes; the stabiliser there stays whole. */
+function battingBehind(site: Site, held: HeldBy, gap: string): void {
+  const { frame } = site;
+  const line = site.line('batting', 'Batting line', inset(frame.seam, BATTING_MM));
+  const piece = site.piece('batting', 'Batting', MATERIALS.batting, 'batting', { covers: frame.seamId });
+  const hidden = { threadOf: site.key('upper-sewn'), visible: 'hidden' } as const;
+  site.toMachine();
+  site.stop('batting-placement', stopPart('Batting placement', 'placement', /batting|place/, [line], hidden));
+  site.hand('batting-lay', {
+    do: 'lay',
+    pieceId: piece,
+    side: 'above',
+    face: 'up',
+    covers: line,
+    over: 12,
+    hold: heldAs(held)
+  });
+  site.stop('batting-tack', stopPart('Batting tack-down', 'tack-down', /batting|tack/, [line, gap], hidden));
+  site.toTable();
+  site.freeHolds();
+  const keepIds = site.standing.ring.map(({ id }) => id);
+  site.hand('batting-trim', {
+    do: 'trim',
+    pieceIds: [piece],
+    lineId: line,
+    side: 'outside',
+    margin: 0,
+    keepIds
+  });
+  site.hand('batting-gap', {
+    do: 'cut-away-behind',
+    pieceIds: [piece],
+    lineId: gap,
+    from: 'front',
+    keepIds
+  });
+}

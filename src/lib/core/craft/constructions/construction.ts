@@ -8,6 +8,7 @@ import {
   type Sequence
 } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
+import { withoutParts } from './parts';
 
 /**
  * A way of building an item: what it asks and what it makes of the answers. One file holds one. Its fields carry their usual
@@ -20,10 +21,10 @@ export interface Construction<F extends Fields = Fields> {
   fields: F;
   /** Finished pieces that one stitching of the file gives, where it is more than one. */
   piecesPerFile?: (answers: AnswersOf<F>) => number;
-  /** Its outline, lines and pieces, and the parts that only it has. */
+  /** Its outline. */
   draft(answers: AnswersOf<F>): Sequence;
-  /** The blocks it is made of, in their order; its own parts where it does not say. */
-  recipe?: (answers: AnswersOf<F>) => Block[];
+  /** The blocks it is made of, in their order. */
+  recipe: (answers: AnswersOf<F>) => Block[];
 }
 
 /** What a construction makes of answers and blocks. */
@@ -83,9 +84,8 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
     patternOf(given, own) {
       const parsed = answers.safeParse(given);
       if (parsed.success) {
-        const blocks = own
-          ? [...own]
-          : (construction.recipe?.(parsed.data) ?? partsOf(construction.draft(parsed.data)));
+        const recipe = construction.recipe(parsed.data);
+        const blocks = own ? withoutParts(kind, own, recipe) : recipe;
         const composed = compose(() => construction.draft(parsed.data), blocks);
         return { ok: true, construction: kind, params: parsed.data, blocks, ...composed };
       }
@@ -98,16 +98,13 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
     },
     offers(given, blocks, at) {
       const parsed = answers.safeParse(given);
-      return parsed.success ? offersAt(() => construction.draft(parsed.data), blocks, at) : [];
+      if (!parsed.success) return [];
+      const own = withoutParts(kind, blocks, construction.recipe(parsed.data));
+      return offersAt(() => construction.draft(parsed.data), own, at);
     },
     piecesPerFile(given) {
       const parsed = answers.safeParse(given);
       return (parsed.success && construction.piecesPerFile?.(parsed.data)) || 1;
     }
   };
-}
-
-/** The parts of a construction as blocks of an item. */
-export function partsOf({ parts }: Sequence): Block[] {
-  return parts.map(({ key, name }) => ({ id: key, kind: 'part', name, answers: {} }));
 }

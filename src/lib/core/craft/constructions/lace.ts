@@ -1,17 +1,8 @@
-import { inset, shapePath, shifted } from '$lib/core/base/geometry';
+import { choice, count, length, material, outline, threads, type AnswersOf } from '$lib/core/craft/sequence';
+import { LACE_APART_MM } from '$lib/core/craft/blocks';
+import type { Block } from '$lib/core/documents/item';
 import type { Construction } from './construction';
-import {
-  type PatternEntry,
-  Sequence,
-  type AnswersOf,
-  choice,
-  count,
-  length,
-  material,
-  outline,
-  threads,
-  MATERIALS
-} from '$lib/core/craft/sequence';
+import { block, outlineOf } from './recipe';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
@@ -33,15 +24,6 @@ const FIELDS = {
   ),
   colours: threads('Colours, in order; the bobbin changes with each', ['Cream', '#efe3c4'])
 };
-type Params = AnswersOf<typeof FIELDS>;
-
-/** Between two colours of lace. */
-const CHANGE_BOTH_THREADS: PatternEntry[] = [
-  { kind: 'hand', id: 'hoop-off-colour', op: { do: 'hoop-off' } },
-  { kind: 'hand', id: 'snip', op: { do: 'snip', side: 'back', jumps: 2 } },
-  { kind: 'hand', id: 'bobbin', op: { do: 'bobbin', threadId: 'stop:this' } },
-  { kind: 'hand', id: 'hoop-on-colour', op: { do: 'hoop-on' } }
-];
 
 /** Lace that stands by itself: thread alone, once the stabiliser is rinsed out. */
 export const lace: Construction<typeof FIELDS> = {
@@ -50,132 +32,51 @@ export const lace: Construction<typeof FIELDS> = {
   summary:
     'Underlay and lace on wash-away, the bobbin in the lace’s own colour, rinsed and dried; sets are joined.',
   fields: FIELDS,
-  draft
+  draft: ({ shape, width, height, parts }) =>
+    outlineOf({ shape, width: (width + LACE_APART_MM) * parts - LACE_APART_MM, height }, 'lace', {
+      width,
+      height
+    }),
+  recipe: (p) => [
+    block('hooping', 'hooping', { stabiliser: 'wash-away', layers: p.layers }),
+    ...(p.inlay === 'yes' ? [inlay(p)] : []),
+    block('lace', 'lace-part', {
+      shape: p.shape,
+      width: p.width,
+      height: p.height,
+      parts: p.parts,
+      thread: p.colours[0] ?? { name: 'Cream', colour: '#efe3c4' },
+      more: p.colours.slice(1),
+      mode: p.oneColour === 'yes' ? 'one-run' : 'apart'
+    }),
+    block('finishing', 'finishing', { washed: 'later', pressed: 'no' }),
+    block('rinse', 'rinse-all', { loops: p.loops })
+  ]
 };
 
-function draft(p: Params): Sequence {
-  const shape = shapePath(p.shape, p.width, p.height);
-  const pitch = p.width + 8;
-  const size = { width: pitch * p.parts - 8, height: p.height };
-  const s = new Sequence({
+/** The lace reaches so far over the edge of its inlay, mm. */
+const OVER_MM = 12;
+
+/** Cloth in the middle of every part; the lace covers its edge. */
+function inlay(p: AnswersOf<typeof FIELDS>): Block {
+  const cut = {
     shape: p.shape,
-    size,
-    finished: { width: p.width, height: p.height },
-    edge: 'lace'
-  });
-  if (p.oneColour === 'yes') s.oneColour();
-  const parts = Array.from({ length: p.parts }, (_, at) => at);
-  const x = (at: number): number => (at - (p.parts - 1) / 2) * pitch;
-  for (const at of parts)
-    s.line(`lace-${at}`, p.parts > 1 ? `Lace ${at + 1}` : 'Lace', shifted(shape, x(at), 0));
-  const all = parts.map((at) => `lace-${at}`);
-  s.piece('base', 'WASH-AWAY', MATERIALS.washAway, 'hooped', { plies: p.layers });
-  const cloth = p.inlay === 'yes';
-  if (cloth) {
-    for (const at of parts) s.line(`inlay-${at}`, `Inlay ${at + 1}`, shifted(inset(shape, 12), x(at), 0));
-    for (const at of parts)
-      s.piece(`inlay-${at}`, p.parts > 1 ? `INLAY ${at + 1}` : 'INLAY', p.inlayCloth, 'applique', {
-        covers: `inlay-${at}`,
-        shows: 'front'
-      });
-  }
-
-  s.part('hooping', 'Hooping', () => {
-    s.hoop('hooping-1', 'Hooping', ['base'], { on: false });
-    s.hand('bobbin-0', { do: 'bobbin', threadId: 'stop:lace' });
-    s.move('hoop-on');
-  });
-  s.part('inlay', 'Cloth in the middle', () => {
-    if (cloth) inlay(s, parts);
-  });
-  s.part('lace', 'Lace', () => {
-    s.stop('underlay', {
-      name: 'Underlay',
-      role: 'lace-underlay',
-      words: /underlay|net|grid|base/,
-      // Some files have none.
-      optional: true,
-      threadOf: 'lace',
-      visible: 'both',
-      lineIds: all,
-      passes: 4
-    });
-    s.stop('lace', {
-      name: 'Lace',
-      one: p.colours.length > 1 ? 'Lace, colour' : 'Lace',
-      role: 'lace',
-      alsoRoles: ['decoration', 'satin-edge', 'applique-edge', 'lettering'],
-      words: /lace|fill|colou?r/,
-      // A row for each colour: both threads change, and the tails on the back would show in lace.
-      repeats: true,
-      takesAny: true,
-      between: p.oneColour === 'yes' ? [] : CHANGE_BOTH_THREADS,
-      visible: 'both',
-      protected: true,
-      lineIds: all,
-      thread: p.colours
-    });
-  });
-  s.part('finishing', 'Rinsed and finished', () => {
-    s.move('hoop-off');
-    s.hand('inspect', { do: 'inspect' }, { needs: ['lace'] });
-    s.hand('unhoop', { do: 'unhoop' }, { needs: ['inspect'] });
-    const [first = 'lace-0', ...others] = all;
-    s.hand(
-      'trim',
-      { do: 'cut-roughly', lineId: first, margin: 5, ...(others.length > 0 && { alsoLineIds: others }) },
-      { needs: ['unhoop'] }
-    );
-    s.hand('rinse', { do: 'rinse' }, { needs: ['trim'] });
-    s.hand('dry', { do: 'wait', why: 'dry' }, { needs: ['rinse'] });
-    if (p.loops > 0) s.hand('join', { do: 'join-parts', loops: p.loops }, { needs: ['dry'] });
-  });
-  s.must('lace', 'bobbin-0');
-  s.truth({
-    kind: 'stabiliser',
-    pieceId: 'base',
-    kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
-    plies: 2
-  });
-  return s;
-}
-
-function inlay(s: Sequence, parts: number[]): void {
-  const lines = parts.map((at) => `inlay-${at}`);
-  s.stop('inlay-placement', {
-    name: 'Inlay placement',
-    role: 'placement',
-    words: /place|inlay|position/,
-    threadOf: 'lace',
-    visible: 'hidden',
-    lineIds: lines
-  });
-  for (const at of parts)
-    s.hand(`lay-inlay-${at}`, {
-      do: 'lay',
-      pieceId: `inlay-${at}`,
-      side: 'above',
-      face: 'up',
-      covers: `inlay-${at}`,
-      over: 12,
-      hold: { by: 'spray' }
-    });
-  s.stop('inlay-tack', {
-    name: 'Inlay tack-down',
-    role: 'tack-down',
-    words: /tack|inlay/,
-    threadOf: 'lace',
-    visible: 'front',
-    lineIds: lines
-  });
-  for (const at of parts)
-    s.hand(`trim-inlay-${at}`, {
-      do: 'trim',
-      pieceIds: [`inlay-${at}`],
-      lineId: `inlay-${at}`,
-      side: 'outside',
-      margin: 1,
-      where: 'on-machine'
-    });
-  s.must(...parts.map((at) => `lay-inlay-${at}`));
+    width: Math.max(5, p.width - 2 * OVER_MM),
+    height: Math.max(5, p.height - 2 * OVER_MM),
+    edge: 'later'
+  };
+  return p.parts > 1
+    ? block(
+        'inlay',
+        'pieces',
+        {
+          ...cut,
+          pieces: p.parts,
+          apart: p.width + LACE_APART_MM,
+          first: p.inlayCloth,
+          second: p.inlayCloth
+        },
+        'Inlay'
+      )
+    : block('inlay', 'applique', { ...cut, cloth: p.inlayCloth }, 'Inlay');
 }

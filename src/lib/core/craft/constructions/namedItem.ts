@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { extents } from '$lib/core/base/geometry';
-import type { Block } from '$lib/core/documents/item';
 import { type AnswersOf, choice, type Sequence, text, thread } from '$lib/core/craft/sequence';
-import { type Construction, partsOf, usualAnswers } from './construction';
+import type { Block } from '$lib/core/documents/item';
+import { type Construction, usualAnswers } from './construction';
 import { layeredMat } from './layeredMat';
+import { block } from './recipe';
 import { snapTab } from './snapTab';
 import { topper } from './topper';
 import { turnedFlat } from './turnedFlat';
@@ -22,7 +22,6 @@ const FIELDS = {
   name: text('Name or monogram', z.string().trim().min(1, 'write the name').max(40).default('Bramble')),
   thread: thread('Thread of the name', 'Burgundy', '#6d1f31')
 };
-const USUAL_FIELD = { minX: -30, maxX: 30, minY: -10, maxY: 10 };
 type Params = AnswersOf<typeof FIELDS>;
 
 /** A second design, as a name, run in the middle of the first. */
@@ -32,43 +31,53 @@ export const namedItem: Construction<typeof FIELDS> = {
   summary:
     'A tab, turned item, mat or topper whose name is a file of its own, stitched before the surface is covered.',
   fields: FIELDS,
-  draft: ({ base }) => baseOf(base),
+  draft: ({ base }) => BASES[base]().draft,
   recipe
 };
 
-/** The parts of the base, with the name after the one its place follows. */
-function recipe({ base, name, thread: colour }: Params): Block[] {
-  const parts = partsOf(baseOf(base));
-  const { name: place, entries, lines } = baseOf(base).done();
-  const field = lines.find(({ id }) => id === place?.lineId);
-  const { minX, maxX, minY, maxY } = field ? extents(field.path) : USUAL_FIELD;
-  const after = entries.find(
-    (entry) => (entry.kind === 'stop' ? entry.key : entry.id) === place?.after
-  )?.block;
-  const run: Block = {
-    id: 'name',
-    kind: 'name',
-    answers: {
-      name,
-      thread: colour,
-      width: maxX - minX,
-      height: maxY - minY,
-      across: (minX + maxX) / 2,
-      down: (minY + maxY) / 2
-    }
-  };
-  return parts.flatMap((part) => (part.id === after ? [part, run] : [part]));
+/** An item a name goes on: where its field lies, and the block it follows. */
+interface Base {
+  draft: Sequence;
+  blocks: Block[];
+  after: string;
+  field: { width: number; height: number; across?: number; down?: number };
 }
 
-function baseOf(kind: Params['base']): Sequence {
-  switch (kind) {
-    case 'snap-tab':
-      return snapTab.draft(usualAnswers(snapTab, { width: 70, height: 90, shape: 'rounded' }));
-    case 'turned-flat':
-      return turnedFlat.draft(usualAnswers(turnedFlat, { school: 'pieced' }));
-    case 'layered-mat':
-      return layeredMat.draft(usualAnswers(layeredMat, { lettering: 'no' }));
-    case 'topper':
-      return topper.draft(usualAnswers(topper, {}));
-  }
+/** A construction with some answers given. */
+function made<F extends Construction['fields']>(
+  construction: Construction<F>,
+  given: Partial<AnswersOf<F>>
+): Pick<Base, 'draft' | 'blocks'> {
+  const answers = usualAnswers(construction, given);
+  return { draft: construction.draft(answers), blocks: construction.recipe(answers) };
+}
+
+const BASES: Record<Params['base'], () => Base> = {
+  'turned-flat': () => ({
+    ...made(turnedFlat, { school: 'pieced' }),
+    after: 'quilting',
+    field: { width: 80, height: 25, down: -21 }
+  }),
+  'snap-tab': () => ({
+    ...made(snapTab, { width: 70, height: 90, shape: 'rounded' }),
+    after: 'details',
+    field: { width: 50, height: 20 }
+  }),
+  'layered-mat': () => ({
+    ...made(layeredMat, { lettering: 'no' }),
+    after: 'applique',
+    field: { width: 75, height: 12, down: 32 }
+  }),
+  topper: () => ({
+    ...made(topper, {}),
+    after: 'details',
+    field: { width: 60, height: 20 }
+  })
+};
+
+/** The blocks of the base, with the name after the one its place follows. */
+function recipe({ base, name, thread: colour }: Params): Block[] {
+  const { blocks, after, field } = BASES[base]();
+  const run = block('name', 'name', { name, thread: colour, ...field });
+  return blocks.flatMap((each) => (each.id === after ? [each, run] : [each]));
 }

@@ -2,18 +2,24 @@ import type { Outline } from '$lib/core/base/geometry';
 import { Sequence } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
 
-/** The outline of an item that is made of blocks alone. */
-export function outlineOf({
-  shape,
-  width,
-  height
-}: {
-  shape: Outline;
+/**
+ * The outline of an item that is made of blocks.
+ *
+ * @param edge what its edge is called, where no block says
+ * @param finished its size in the end, where that is not its outline’s
+ */
+export function outlineOf(
+  { shape, width, height }: Size & { shape: Outline },
+  edge = 'none',
+  finished: Size = { width, height }
+): Sequence {
+  return new Sequence({ shape, size: { width, height }, finished, edge });
+}
+
+/** mm. */
+interface Size {
   width: number;
   height: number;
-}): Sequence {
-  const size = { width, height };
-  return new Sequence({ shape, size, finished: size, edge: 'none' });
 }
 
 /** A block of a recipe. */

@@ -14,7 +14,7 @@ export const TURNED_FIELDS = {
   shape: outline('rounded', 'rectangle', 'oval', 'bib', 'pouch', 'shield', 'heart'),
   width: length('Finished width', 160, 60, 400),
   height: length('Finished height', 200, 60, 400),
-  opening: length('Opening to turn through', 80, 30, 150, 'at least 60 mm'),
+  opening: length('Opening to turn through', 80, 60, 150, 'at least 60 mm'),
   closes: choice(
     'Fastened with',
     {

@@ -34,6 +34,12 @@ export class HoopSoFar {
     for (; this.#done < entries.length; this.#done++) {
       const step = item.steps[this.#done];
       if (!step) break;
+      // Nothing is stitched for it unless a chart has it.
+      if (
+        step.kind === 'stop' &&
+        this.#pattern.expected.some((stop) => stop.key === step.id && stop.onlyCharted)
+      )
+        continue;
       const { state, problem } = simulateStep(this.#state, step, item, cutsFor(step, item));
       this.#state = state;
       if (problem !== null) this.#impossible.push({ step: step.id, why: problem });

@@ -5,6 +5,7 @@ export {
   count,
   type Fields,
   heldAs,
+  type HeldBy,
   hold,
   inSchool,
   isAsked,
@@ -26,6 +27,7 @@ export {
   type DetailColour,
   edgePhases,
   type ExpectedStop,
+  FIRST_PASS_SPM,
   type Pattern,
   type PatternEntry,
   type Truth
@@ -41,6 +43,7 @@ export {
   type Side,
   strokesOf
 } from './seamOpening';
+export { type PatternNames, renamedPattern } from './renamedPattern';
 export { Sequence } from './sequence';
 export { stopPart, type StopPart } from './stopPart';
-export { addStabiliser, stabiliserFields, takeStabiliserOff } from './stabilisers';
+export { stabiliserFields, type StabiliserKind, STABILISERS, stabiliserWords } from './stabilisers';

@@ -107,8 +107,6 @@ export interface Pattern {
   /** Thread of each expected stop where there is no chart, by key; details take one each. */
   threads: Record<string, DetailColour[]>;
   truths: Truth[];
-  /** Where the craft puts a name: after this entry, on this piece, inside this line. */
-  name?: { after: string; pieceId: string; lineId: string };
 }
 
 /** A pattern on which nothing is written yet. */
@@ -175,7 +173,7 @@ export function satinPhase(pathMm: number, width: number): Phase {
 const EDGE_PASSES_PER_MM = 3;
 const EDGE_SATIN_PER_MM = 4.5;
 /** Careful people run what comes before the satin at this speed, stitches a minute. */
-const FIRST_PASS_SPM = 350;
+export const FIRST_PASS_SPM = 350;
 
 /**
  * A satin edge along a path, mm, as it comes in a file that is bought: its first passes, then the satin.

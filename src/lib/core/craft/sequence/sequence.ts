@@ -21,7 +21,7 @@ import {
 } from './pattern';
 import { estimateAlong } from './estimate';
 import { HoopSoFar, type Impossible } from './hoopSoFar';
-import { nameOf, namesOf, stepsOfTruth } from './stepNames';
+import { namesOf, stepsOfTruth } from './stepNames';
 import type { StopPart } from './stopPart';
 
 /** Steps before any hooping belong to the first. */
@@ -30,11 +30,8 @@ const FIRST = 'hooping-1';
 /** Stitching that waits for what it lies on to be tacked down. */
 const ON_TOP: readonly Role[] = ['decoration', 'lettering', 'quilting', 'satin-edge', 'applique-edge'];
 
-/** A part of a construction: work that belongs together, as laying a back and stitching it on. */
-export interface Part {
-  key: string;
-  name: string;
-}
+/** Stops that take the thread of what is seen on their line. */
+const HIDDEN_LINES: readonly Role[] = ['placement', 'tack-down'];
 
 /**
  * Writes a construction down step by step. What a step needs follows from the order of the work: hand work waits for
@@ -42,7 +39,7 @@ export interface Part {
  */
 export class Sequence {
   readonly #pattern: Pattern;
-  readonly #hoopSoFar: HoopSoFar;
+  #hoopSoFar: HoopSoFar;
   #hooping = '';
   #lastMove: string | null = null;
   #lastStop: string | null = null;
@@ -53,11 +50,7 @@ export class Sequence {
   /** Trims of this hooping: the edge that hides them waits for all. */
   #trims: string[] = [];
   #stopsHere: string[] = [];
-  #moves = 0;
   #file: string | undefined;
-  readonly #parts = new Map<string, Part & { write: () => void }>();
-  /** Moves of the hoop before each part that is written. */
-  readonly #movesBefore = new Map<string, number>();
   #block: string | undefined;
 
   /** The outline as it was asked for. */
@@ -67,38 +60,6 @@ export class Sequence {
     this.shape = shape;
     this.#pattern = emptyPattern({ shape: typeof shape === 'object' ? 'drawn' : shape, ...variant });
     this.#hoopSoFar = new HoopSoFar(this.#pattern);
-  }
-
-  /**
-   * Work that belongs together. It is told now and written when its turn comes, so that parts can change places and others
-   * can come between.
-   */
-  part(key: string, name: string, write: () => void): void {
-    this.#parts.set(key, { key, name, write });
-  }
-
-  /** The parts in the order the construction tells them. */
-  get parts(): Part[] {
-    return [...this.#parts.values()].map(({ key, name }) => ({ key, name }));
-  }
-
-  /** Moves of the hoop before each part that is written; with them its moves keep their names wherever it goes. */
-  get movesBefore(): ReadonlyMap<string, number> {
-    return this.#movesBefore;
-  }
-
-  /**
-   * Writes a part down.
-   *
-   * @param moves how many moves of the hoop come before it as the construction tells it
-   * @throws RangeError when there is no such part
-   */
-  write(key: string, moves = this.#moves): void {
-    const part = this.#parts.get(key);
-    if (!part) throw new RangeError(`There is no part ${key}.`);
-    this.#moves = moves;
-    this.#movesBefore.set(key, moves);
-    this.under(key, part.write);
   }
 
   /** Writes steps down as those of a block. */
@@ -132,6 +93,13 @@ export class Sequence {
   line(id: string, name: string, path: Path, frame = 'hooping-1', gaps: Line['gaps'] = []): string {
     this.#pattern.lines.push({ id, name, frame, path, gaps });
     return id;
+  }
+
+  /** Stretches of a line that are left out on purpose. */
+  leaveOut(id: string, gaps: Line['gaps']): void {
+    this.#pattern.lines = this.#pattern.lines.map((line) =>
+      line.id === id ? { ...line, gaps: [...line.gaps, ...gaps] } : line
+    );
   }
 
   /** The path of a line written down before. */
@@ -172,31 +140,11 @@ export class Sequence {
     for (const piece of this.#pattern.pieces) if (pieceIds.includes(piece.id)) piece.seenLater = true;
   }
 
-  /** Clamps pieces, from below up, and puts the hoop on the machine. */
-  hoop(id: string, name: string, pieceIds: string[], { sticky = false, on = true, step = '' } = {}): void {
+  /** Clamps pieces, from below up; the hoop lies on the table. */
+  hoop(id: string, name: string, pieceIds: string[], { sticky = false, step = '' } = {}): void {
     this.#pattern.hoopings.push({ id, name, hooped: pieceIds, mounting: 1 });
     this.#hooping = id;
     this.hand(step || (id === FIRST ? 'hoop' : `hoop-${id}`), { do: 'hoop', pieceIds, sticky });
-    if (on) this.move('hoop-on');
-  }
-
-  /** Moves the hoop; several moves follow each other. Gives the id of the last. */
-  move(
-    ...kinds: ('hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward' | 'frame-back' | 'unhoop')[]
-  ): string {
-    return kinds.map((kind) => this.hand(`${kind}-${++this.#moves}`, { do: kind })).at(-1) ?? '';
-  }
-
-  /** Takes the hoop off and turns it over, for work on the back. Gives the id of the turning. */
-  toBack(): string {
-    return this.move('hoop-off', 'turn-over');
-  }
-
-  /** Turns the hoop back and puts it on. Gives the id of the turning. */
-  toFront(): string {
-    const turned = this.move('turn-over');
-    this.move('hoop-on');
-    return turned;
   }
 
   /** Stops that follow come from another file, which is loaded first unless it is the first of all. */
@@ -234,7 +182,7 @@ export class Sequence {
       ...(isMove ? this.#sinceMove : []),
       ...(parsed.do === 'unhoop' ? this.#stopsHere : []),
       ...(order === 'work' || parsed.do === 'unhoop' ? (this.#lastStop ? [this.#lastStop] : []) : []),
-      ...(isWork && this.#turned() && this.#lastMove ? [this.#lastMove] : [])
+      ...(isWork && this.#lastMove && this.simulated.hoop.turned ? [this.#lastMove] : [])
     ];
     this.#entry({ kind: 'hand', id, op: parsed, needs, ...(more.note !== undefined && { note: more.note }) });
     if (isMove) {
@@ -251,6 +199,25 @@ export class Sequence {
     }
     if (parsed.do === 'lay' && parsed.hold.by !== 'nothing') this.truth({ kind: 'held', step: id });
     if ((parsed.do === 'flip' || parsed.do === 'topping-on') && more.free !== true) this.must(id);
+    return id;
+  }
+
+  /** A hand step on what is not in the hoop yet: it is done before the hooping it is for begins. Gives its id. */
+  prepare(id: string, op: z.input<typeof Operation>, note?: string): string {
+    const { entries } = this.#pattern;
+    const at = entries.findLastIndex((entry) => entry.kind === 'hand' && entry.op.do === 'hoop');
+    const entry: PatternEntry = {
+      kind: 'hand',
+      id,
+      op: Operation.parse(op),
+      needs: [],
+      hoopingId: this.#hooping || FIRST,
+      ...(note !== undefined && { note }),
+      ...(this.#block !== undefined && { block: this.#block })
+    };
+    entries.splice(at < 0 ? entries.length : at, 0, entry);
+    // What was simulated comes after it now.
+    this.#hoopSoFar = new HoopSoFar(this.#pattern);
     return id;
   }
 
@@ -290,10 +257,10 @@ export class Sequence {
     this.#pattern.truths.push(truth);
   }
 
-  /** Tack-downs on a line take the thread of a stop that follows on it. */
+  /** Placement and tack-down on a line take the thread of a stop that follows on it. */
   threadsLike(lineId: string, key: string): void {
     for (const stop of this.#pattern.expected) {
-      if (stop.role !== 'tack-down' || !stop.lineIds.includes(lineId)) continue;
+      if (stop.key === key || !HIDDEN_LINES.includes(stop.role) || !stop.lineIds.includes(lineId)) continue;
       stop.threadOf = key;
       Reflect.deleteProperty(this.#pattern.threads, stop.key);
     }
@@ -320,31 +287,8 @@ export class Sequence {
     this.#sinceMove.push(step);
   }
 
-  /** Where a name goes. */
-  nameGoes(after: string, pieceId: string, lineId: string): void {
-    this.#pattern.name = { after, pieceId, lineId };
-  }
-
   /**
-   * The whole pattern; parts that are not written yet come in the order they were told.
-   *
-   * @throws RangeError when a step needs another that is not there, or two have one name
-   */
-  done(): Pattern {
-    for (const key of this.#parts.keys()) if (!this.#movesBefore.has(key)) this.write(key);
-    const { entries, truths } = this.#pattern;
-    const known = namesOf(this.#pattern);
-    for (const entry of entries)
-      for (const need of entry.needs ?? [])
-        if (!known.has(need)) throw new RangeError(`There is no step ${need}, which ${nameOf(entry)} names.`);
-    for (const truth of truths)
-      for (const step of stepsOfTruth(truth))
-        if (!known.has(step)) throw new RangeError(`There is no step ${step}, which a truth names.`);
-    return this.#pattern;
-  }
-
-  /**
-   * The pattern as it was written, parts left out staying out: what needed a step of theirs does without.
+   * The pattern as it was written: what needed a step that was left out does without.
    *
    * @throws RangeError when two steps have one name
    */
@@ -368,13 +312,6 @@ export class Sequence {
 
   #pathsOf(lineIds: string[]): Path[] {
     return lineIds.flatMap((id) => this.#pattern.lines.find((line) => line.id === id)?.path ?? []);
-  }
-
-  #turned(): boolean {
-    const turns = this.#pattern.entries.filter(
-      (entry) => entry.kind === 'hand' && entry.op.do === 'turn-over'
-    );
-    return turns.length % 2 === 1;
   }
 
   #entry(entry: PatternEntry): void {

@@ -1,7 +1,7 @@
 import type { Pattern, PatternEntry, Truth } from './pattern';
 
 /** What a step of a pattern is called by others that need it. */
-export function nameOf(entry: PatternEntry): string {
+function nameOf(entry: PatternEntry): string {
   return entry.kind === 'hand' ? entry.id : entry.key;
 }
 

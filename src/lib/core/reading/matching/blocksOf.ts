@@ -1,5 +1,6 @@
 import { constructionOf } from '$lib/core/craft/constructions';
 import { type Block, findStop, type Item } from '$lib/core/documents/item';
+import { madeFor } from './madeFor';
 
 /**
  * What an item is made of: its blocks as they were changed, or those its construction takes for its answers.
@@ -7,8 +8,8 @@ import { type Block, findStop, type Item } from '$lib/core/documents/item';
  * @returns null for an item written by hand, and where its answers are not right any more
  */
 export function blocksOf(item: Item): Block[] | null {
-  if (item.blocks) return item.blocks;
-  const made = constructionOf(item.construction ?? '')?.patternOf(item.params);
+  const made = constructionOf(item.construction ?? '')?.patternOf(item.params, item.blocks);
+  if (item.blocks && !made?.ok) return item.blocks;
   return made?.ok ? made.blocks : null;
 }
 
@@ -19,7 +20,7 @@ export function blocksOf(item: Item): Block[] | null {
  * stepBlocks(tab).get('lay-back') // 'back'
  */
 export function stepBlocks(item: Item): ReadonlyMap<string, string> {
-  const made = constructionOf(item.construction ?? '')?.patternOf(item.params, item.blocks);
+  const made = madeFor(item);
   if (!made?.ok) return new Map();
   const named = new Map(
     made.pattern.entries.flatMap(({ block, ...entry }): [string, string][] =>

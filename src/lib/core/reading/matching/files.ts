@@ -27,6 +27,7 @@ export function filesOf(pattern: Pattern, { stops, extras }: Built, input: Assem
     own.get(key)?.push(stop);
     before = key;
   }
+  let passed = 0;
   return keys.map((key, at) => {
     const made = own.get(key) ?? [];
     const { name, skips = 0 } = pattern.files.find((each) => each.key === key) ?? {};
@@ -34,6 +35,8 @@ export function filesOf(pattern: Pattern, { stops, extras }: Built, input: Assem
       made.forEach((stop, index) => {
         stop.number = skips + index + 1;
       });
+    const behind = passed;
+    passed += skips;
     return {
       key,
       file: {
@@ -50,7 +53,7 @@ export function filesOf(pattern: Pattern, { stops, extras }: Built, input: Assem
             }
           }),
         ...(input.chart?.meaning && { threadMeaning: input.chart.meaning }),
-        stops: [...(input.chart ? [] : skippedStops(skips, made[0])), ...made]
+        stops: [...(input.chart ? [] : skippedStops(skips, behind, made[0])), ...made]
       }
     };
   });
@@ -62,15 +65,15 @@ function beginsAnew(stops: readonly Stop[]): boolean {
   return numbers.some((number, at) => at > 0 && number === 1);
 }
 
-/** Stops at the start of a file that the maker passes over. */
-function skippedStops(skips: number, like: Stop | undefined): Stop[] {
+/** Stops at the start of a file that the maker passes over, behind those of files before it. */
+function skippedStops(skips: number, passed: number, like: Stop | undefined): Stop[] {
   if (!like) return [];
   return Array.from({ length: skips }, (_, at): Stop => {
     const { confidence, threadId } = like;
     return {
       confidence,
       threadId,
-      id: `skipped-${at + 1}`,
+      id: `skipped-${passed + at + 1}`,
       number: at + 1,
       name: 'Stitched already',
       role: 'placement',

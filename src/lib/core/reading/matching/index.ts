@@ -5,6 +5,7 @@ export { phasesOf } from './stops';
 export { capitalised, ThreadRack } from './threadRack';
 export { blocksOf, stepBlocks } from './blocksOf';
 export { likeliest } from './likeliest';
+export { madeFor } from './madeFor';
 export { withLists } from './listsAsVariants';
 export { matchPaper, withPaperNotes } from './paperNotes';
 export { remake } from './remake';

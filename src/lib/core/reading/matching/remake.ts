@@ -6,6 +6,7 @@ import { HOOP_AT_START } from '$lib/core/documents/plan';
 import { addVariant } from './addVariant';
 import { assemble } from './assemble';
 import { inTheirNames, stopsOf } from './inTheirNames';
+import { madeFor } from './madeFor';
 import { remadeFiles } from './remadeStops';
 import { remadeSteps, stopIn } from './remadeSteps';
 
@@ -31,10 +32,10 @@ export type Remade =
  */
 export function remake(item: Item, params: Record<string, unknown>, blocks: readonly Block[] | null): Remade {
   const construction = constructionOf(item.construction ?? '');
-  if (!construction)
-    return { ok: false, problems: ['This item was written by hand: its steps are changed on the sheet.'] };
-  const made = construction.patternOf(params, blocks ?? undefined);
-  const old = construction.patternOf(item.params, item.blocks);
+  if (!construction) return NO_CONSTRUCTION;
+  const made = madeFor(item, { params, blocks });
+  const old = madeFor(item);
+  if (!made || !old) return NO_CONSTRUCTION;
   if (!made.ok) return made;
   if (!old.ok) return old;
 
@@ -76,8 +77,13 @@ export function remake(item: Item, params: Record<string, unknown>, blocks: read
     ...(reordered ? ['The order you had given the steps.'] : []),
     ...lostAnswers(item, whole.item)
   ];
-  return { ok: true, made, ...withVariants(item, whole.item, construction, lost) };
+  return { ok: true, made, ...withVariants(item, whole.item, lost) };
 }
+
+const NO_CONSTRUCTION: Remade = {
+  ok: false,
+  problems: ['This item was written by hand: its steps are changed on the sheet.']
+};
 
 /** The item with its first variant alone. */
 function ofFirstVariant(item: Item): Item {
@@ -141,18 +147,13 @@ function lostAnswers(before: Item, after: Item): string[] {
 }
 
 /** The item’s other variants, each made of its own answers on the new ones. */
-function withVariants(
-  before: Item,
-  item: Item,
-  construction: { patternOf: (answers: Record<string, unknown>, blocks?: readonly Block[]) => Made },
-  lost: string[]
-): { item: Item; lost: string[] } {
-  const old = construction.patternOf(item.params, item.blocks);
+function withVariants(before: Item, item: Item, lost: string[]): { item: Item; lost: string[] } {
+  const old = madeFor(item);
   let grown = item;
   for (const variant of before.variants.slice(1)) {
-    const own = answered(item.params, old.ok ? old.blocks : [], variant.overrides);
-    const next = construction.patternOf(own.params, own.blocks);
-    if (!old.ok || !next.ok) {
+    const own = answered(item.params, old?.ok ? old.blocks : [], variant.overrides);
+    const next = madeFor(item, own);
+    if (!old?.ok || !next?.ok) {
       lost = [...lost, `The variant ${variant.name}: its answers do not go with the new ones.`];
       continue;
     }

@@ -1,8 +1,8 @@
-import { constructionOf } from '$lib/core/craft/constructions';
 import type { Item, Stop } from '$lib/core/documents/item';
 import { assemble } from './assemble';
 import { inTheirNames, stopsOf } from './inTheirNames';
 import type { ChartInput } from './input';
+import { madeFor } from './madeFor';
 import { remadeSteps, stopIn } from './remadeSteps';
 
 /**
@@ -15,7 +15,7 @@ import { remadeSteps, stopIn } from './remadeSteps';
  * withChart(tab, { rows, alignment, text, setAside: [] }).files[0]?.stops.length // 6
  */
 export function withChart(item: Item, chart: ChartInput): Item {
-  const made = constructionOf(item.construction ?? '')?.patternOf(item.params, item.blocks);
+  const made = madeFor(item);
   if (!made?.ok) return item;
   const base = {
     id: item.id,

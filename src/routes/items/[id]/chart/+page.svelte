@@ -2,9 +2,8 @@
   import { onDestroy } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { constructionOf } from '$lib/core/craft/constructions';
   import type { Item } from '$lib/core/documents/item';
-  import { align, type FixedMatch, inPatternOrder, withChart } from '$lib/core/reading/matching';
+  import { align, type FixedMatch, inPatternOrder, madeFor, withChart } from '$lib/core/reading/matching';
   import { changeItem, itemOnBench, live } from '$lib/data';
   import BringStage from '../../new/BringStage.svelte';
   import MatchStage from '../../new/MatchStage.svelte';
@@ -20,8 +19,7 @@
   let matching = $state(false);
   let fixed = $state.raw<FixedMatch[]>([]);
 
-  const construction = $derived(constructionOf(found?.item.construction ?? ''));
-  const made = $derived(found && construction?.patternOf(found.item.params, found.item.blocks));
+  const made = $derived(found && madeFor(found.item));
   const expected = $derived(made?.ok ? made.pattern.expected : []);
   const rows = $derived.by(() => {
     const read = papers.rowsAround(null);

@@ -1,0 +1,28 @@
+import { constructionOf, type Made } from '$lib/core/craft/constructions';
+import { renamedPattern } from '$lib/core/craft/sequence';
+import type { Block, Item } from '$lib/core/documents/item';
+import { keptNames } from './keptNames';
+
+/** Answers and blocks to make something of. */
+interface Asked {
+  params: Record<string, unknown>;
+  /** Null for those the construction takes. */
+  blocks: readonly Block[] | null;
+}
+
+/**
+ * What the construction of an item makes of the item’s own answers or of others, in the names the item has for it.
+ *
+ * @returns null for an item written by hand
+ *
+ * @example
+ * madeFor(keptTab)?.pattern.entries.map(nameOf) // ['hoop', 'hoop-on-1', 'placement', 'lay-front', …]
+ */
+export function madeFor(item: Item, asked?: Asked): Made | null {
+  const construction = constructionOf(item.construction ?? '');
+  if (!construction) return null;
+  const own = construction.patternOf(item.params, item.blocks);
+  const made = asked ? construction.patternOf(asked.params, asked.blocks ?? undefined) : own;
+  if (!made.ok || !own.ok) return made;
+  return { ...made, pattern: renamedPattern(made.pattern, keptNames(item, own.pattern)) };
+}
