@@ -34,7 +34,7 @@ describe('a construction', () => {
     const { entries } = s.composed();
     const ids = entries.map((entry) => (entry.kind === 'hand' ? entry.id : entry.key));
     expect(ids).to.deep.equal(['web', 'hoop', 'on', 'off', 'over', 'snip']);
-    expect(entries.at(-1)?.needs).to.include('over');
+    expect(entries.at(4)?.needs).to.include('off');
     expect(s.simulated.hoop.turned).to.equal(true);
   });
   it('asks for every answer it takes, under one name, and takes its own defaults', () => {
