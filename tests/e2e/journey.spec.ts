@@ -63,9 +63,9 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
   await expect(page.getByRole('heading', { name: 'Badger luggage tab' })).toBeVisible();
   const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
   // A charted colour that will be seen is kept, and where it shares a line with another the sheet asks.
-  await expect(steps).toHaveCount(31);
+  await expect(steps).toHaveCount(32);
   await page.getByRole('button', { name: 'Use white', exact: true }).click();
-  await expect(steps).toHaveCount(29);
+  await expect(steps).toHaveCount(30);
   await expect(steps.nth(6)).toContainText('charted black, use white');
   await expect(page.locator('dl').first()).toHaveText(/hands\s*18 min\s*needle\s*8 min\s*waiting\s*0/);
   await expectAccessible(page);
@@ -75,7 +75,7 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
   await page.keyboard.press('Home');
   for (let press = 0; press < 5; press++) await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('heading', { name: 'Lay FRONT, right side to you' })).toBeVisible();
-  await expect(ribbon).toHaveAttribute('aria-valuetext', /step 6 of 29: Lay FRONT/);
+  await expect(ribbon).toHaveAttribute('aria-valuetext', /step 6 of 30: Lay FRONT/);
 
   // The cut list.
   await page.getByRole('link', { name: 'Cut', exact: true }).click();
@@ -89,12 +89,12 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
   // At the machine.
   await page.getByRole('link', { name: 'Sheet', exact: true }).click();
   await stitchIt(page);
-  await expect(page.getByText('step 1 of 29')).toBeVisible();
+  await expect(page.getByText('step 1 of 30')).toBeVisible();
   await expectAccessible(page);
   await expectNoScrolling(page);
   for (let step = 2; step <= 8; step++) {
     await page.keyboard.press(step % 2 === 0 ? 'Space' : 'PageDown');
-    await expect(page.getByText(`step ${step} of 29`)).toBeVisible();
+    await expect(page.getByText(`step ${step} of 30`)).toBeVisible();
   }
   await expect(page.getByRole('heading', { name: 'Stop 3: Face' })).toBeVisible();
   await page.keyboard.press('b');
@@ -118,10 +118,10 @@ test('from an empty database: chart, match, sheet, cut list, a run with a reload
   await page.keyboard.press('Space');
   await expect(page.getByText('Paused', { exact: true })).toHaveCount(0);
   await page.keyboard.press('PageUp');
-  await expect(page.getByText('step 7 of 29')).toBeVisible();
-  for (let step = 8; step <= 29; step++) {
+  await expect(page.getByText('step 7 of 30')).toBeVisible();
+  for (let step = 8; step <= 30; step++) {
     await page.keyboard.press('Space');
-    await expect(page.getByText(`step ${step} of 29`)).toBeVisible();
+    await expect(page.getByText(`step ${step} of 30`)).toBeVisible();
   }
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'That was the last step.' })).toBeVisible();

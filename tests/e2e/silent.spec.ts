@@ -28,8 +28,8 @@ test('a name typed for one block is that block’s, though another is pressed at
   const blocks = blocksOn(page);
   await expect(blocks.first()).toBeVisible();
   // A block of the table can be added anywhere; two of them are told apart by their names.
-  const put = page.getByRole('button', { name: /^Put a block in after/ });
-  await put.nth(1).click();
+  const put = page.getByRole('button', { name: 'Put a block in after Details' });
+  await put.click();
   await page.getByRole('button', { name: /^Name/ }).first().click();
   const called = page.getByLabel('What you call it');
   await expect(called).toBeVisible();

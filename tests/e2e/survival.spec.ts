@@ -50,7 +50,7 @@ test('the browser is closed in the middle of a step: same step, and the clock ha
   // Nothing was paused, so the step’s clock counts from when it began.
   await expect(again.locator('.facts .big').first()).not.toHaveText('0:00');
   await again.goto(`${baseURL}/`);
-  await expect(again.getByText('step 2 of 27: Hoop STABILISER')).toBeVisible();
+  await expect(again.getByText('step 2 of 28: Hoop STABILISER')).toBeVisible();
   await second.close();
 });
 

@@ -187,8 +187,7 @@ describe('checks', () => {
       pieceIds: ['back'],
       lineId: 'outline',
       side: 'outside',
-      margin: 2,
-      where: 'hoop-off'
+      margin: 2
     };
     expect(said(check(addHandStep(tab, 'stop-2', 'early-trim', cut)))).to.deep.equal([
       'warn impossible early-trim'

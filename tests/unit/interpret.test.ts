@@ -18,7 +18,6 @@ const trim = (id: string): Operation => ({
   lineId: 'outline',
   side: 'outside',
   margin: 2,
-  where: 'hoop-off',
   keepIds: []
 });
 

@@ -66,8 +66,7 @@ describe('hand steps', () => {
       pieceIds: ['sleeve'],
       lineId: 'cuff',
       side: 'inside',
-      margin: 2,
-      where: 'hoop-off'
+      margin: 2
     };
     const words = wordingOf(op, { item: tab, unit: 'mm', hoop: HOOP_AT_START });
     expect(`${words.title} ${words.detail}`).to.match(/a piece that is gone.*line that is gone/);

@@ -1,4 +1,5 @@
 import { formatSize } from '$lib/core/base/units';
+import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
 import { hoopAfter, newOperation, OPERATION_KINDS, wordingOf } from '$lib/core/craft/operations';
 import { HOOP_AT_START, Plan, type PlanStep } from '$lib/core/documents/plan';
 import { defaultSetup } from '$lib/core/documents/shop';
@@ -70,6 +71,18 @@ describe('plan', () => {
     expect(onLeft.steps.flatMap(({ stop }) => stop?.machineNumber ?? [])).to.deep.equal([1, 2, 3, 4, 5, 6]);
     const threaded = onLeft.steps.flatMap(({ op, thread }) => (op?.do === 'thread' ? [thread?.name] : []));
     expect(threaded).to.deep.equal(['White', 'Pink', 'Black', 'White']);
+  });
+  it('says of every trim of every construction where the hoop is by then', () => {
+    const says = { on: 'The hoop stays on.', off: 'Hoop off, on the table.' };
+    let trims = 0;
+    for (const { kind } of CONSTRUCTIONS)
+      for (const { op, detail, hoop } of plan(makeItem(kind), undefined, shop).steps) {
+        if (op?.do !== 'trim') continue;
+        trims++;
+        expect(['on', 'off'], kind).to.include(hoop.where);
+        expect(detail, kind).to.include(says[hoop.where as 'on' | 'off']);
+      }
+    expect(trims).to.be.above(15);
   });
   it('follows the hoop through the item: off, turned over, back on', () => {
     const where = (id: string): string =>

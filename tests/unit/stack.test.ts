@@ -213,8 +213,7 @@ describe('the stack: hand steps by themselves', () => {
       pieceIds: ['front'],
       lineId: 'outline',
       side,
-      margin,
-      where: 'hoop-off'
+      margin
     });
     const tabArea = 64 * 30 + 225 * Math.PI;
     expect(regionArea(frontOf(run(withSteps(HOOP, layFront(), trim('outside', 0)))).outline)).to.be.closeTo(
@@ -231,8 +230,7 @@ describe('the stack: hand steps by themselves', () => {
       pieceIds: ['back'],
       lineId: 'outline',
       side: 'outside',
-      margin: 0,
-      where: 'hoop-off'
+      margin: 0
     };
     expect(last(run(withSteps(HOOP, trimBack))).problem).to.equal(
       'BACK is not in the hoop, so it cannot be cut.'

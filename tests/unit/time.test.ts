@@ -66,8 +66,7 @@ describe('hand time', () => {
         pieceIds: ['front'],
         lineId: 'outline',
         side: 'outside',
-        margin: 0,
-        where: 'hoop-off'
+        margin: 0
       })
     ).to.be.closeTo(30 + 1.2 * 22.22, 0.02);
   });

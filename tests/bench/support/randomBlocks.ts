@@ -12,6 +12,18 @@ const SHAPES = ['rounded', 'rectangle', 'oval', 'shield'];
 /** Cloth over much of the item, and what there is one of. */
 const FIRST = ['batting', 'front', 'strips', 'zip', 'panel'];
 const ONCE = [...FIRST, 'topping', 'cutwork-opening', 'lace-part'];
+/** Shapes of cloth that lie on the front. */
+const LAID_ON = ['applique', 'pieces', 'joined'];
+/** What wants another block before or after it, or ends the hooping. */
+const WITH_ANOTHER = [
+  'own-stop',
+  'raised',
+  'raised-centre',
+  'later-edges',
+  'cut-line',
+  'hung-on',
+  'slot-through'
+];
 const BACKS = ['back-turned', 'back-under', null] as const;
 
 /** So many intact items, each of blocks that none of them refuses. */
@@ -29,20 +41,33 @@ function hides(kinds: readonly string[]): boolean {
   const has = (kind: string): boolean => kinds.includes(kind);
   return (
     (has('panel') && (has('strips') || has('pocket'))) ||
-    (has('cutwork-opening') && has('applique')) ||
+    (has('cutwork-opening') && (has('applique') || has('pieces') || has('joined'))) ||
     // A pocket or piece that comes later would hide a design or a window.
     ((has('pocket') || has('piece')) &&
-      ['details', 'name', 'applique', 'cutwork-opening', 'slot', 'pages'].some(has)) ||
+      ['details', 'name', 'applique', 'pieces', 'joined', 'eyelet', 'cutwork-opening', 'slot', 'pages'].some(
+        has
+      )) ||
     (has('pocket') && has('piece')) ||
     (has('strips') && has('piece')) ||
     // Cloth over a name or a design, or two pieces of cloth on each other.
-    (has('applique') &&
-      (has('name') || has('details') || kinds.filter((kind) => kind === 'applique').length > 1)) ||
+    (LAID_ON.some(has) &&
+      (has('name') ||
+        has('details') ||
+        has('eyelet') ||
+        kinds.filter((kind) => LAID_ON.includes(kind)).length > 1)) ||
     // A band from seam to seam lies under the spine of pages.
     (has('caught') && has('pages')) ||
     (has('batting') && !has('front') && !has('strips'))
   );
 }
+
+/** Answers that would be a mistake by themselves: an edge left for later, a front that nothing holds yet. */
+const SOUND: Readonly<Record<string, Record<string, unknown>>> = {
+  applique: { edge: 'satin' },
+  pieces: { edge: 'satin', apart: 70, pieces: 2, lie: 'beside', across: 0, down: 0 },
+  front: { lines: 'both' },
+  'lace-part': { mode: 'apart' }
+};
 
 function drawn(draw: Draw, at: number): Case | null {
   const own = constructionOf('own');
@@ -58,7 +83,7 @@ function drawn(draw: Draw, at: number): Case | null {
     const answers = Object.fromEntries(
       questions.map((question) => [question.key, answered(question, defaults[question.key], draw, params)])
     );
-    blocks.push({ id: `b${blocks.length}-${kind}`, kind, answers: { ...answers, ...fixed } });
+    blocks.push({ id: `b${blocks.length}-${kind}`, kind, answers: { ...answers, ...SOUND[kind], ...fixed } });
   };
   const back = pick(BACKS);
   const start = pick(['hooping', 'hooping', 'hooping', 'ready-made']);
@@ -67,7 +92,8 @@ function drawn(draw: Draw, at: number): Case | null {
   // Cloth is cut as the ring needs.
   else add('hooping', { wide: 0, high: 0 });
   const middle = BLOCKS.filter(
-    ({ group, kind }) => !['Hooping', 'Back and edge', 'Afterwards'].includes(group) && kind !== 'own-stop'
+    ({ group, kind }) =>
+      !['Hooping', 'Back and edge', 'Afterwards'].includes(group) && !WITH_ANOTHER.includes(kind)
   );
   const many = 1 + Math.floor(draw() * 6);
   const drawnKinds = Array.from({ length: many }, () => pick(middle)).filter(
@@ -96,7 +122,12 @@ function drawn(draw: Draw, at: number): Case | null {
   // What is caught lies at other sides than the opening.
   if (back) add(back, back === 'back-turned' ? { at: 'bottom', also: 'no', from: 0 } : {});
   if (back === 'back-under' || (back === null && draw() < 0.4)) add(pick(['edge-satin', 'edge-cut']));
-  add('finishing', { pressed: 'usual', ...(back !== 'back-turned' && { then: 'usual' }) });
+  add('finishing', {
+    pressed: 'usual',
+    behind: 'nothing',
+    washed: 'edges',
+    ...(back !== 'back-turned' && { then: 'usual' })
+  });
   if (draw() < 0.2) add('sew-up', { parts: 'front, back' });
   if (draw() < 0.3) add('hardware');
   const made = own?.patternOf(params, blocks);

@@ -253,9 +253,9 @@ export const LAYING_STEPS: Expected[] = [
     seconds: 20
   },
   {
-    op: { do: 'trim', pieceIds: ['front'], lineId: 'outline', side: 'outside', margin: 0, where: 'hoop-off' },
+    op: { do: 'trim', pieceIds: ['front'], lineId: 'outline', side: 'outside', margin: 0 },
     title: 'Trim FRONT',
-    detail: /^Close outside the outline\. Hoop off, on the table\.$/,
+    detail: /^Close outside the outline\.$/,
     mark: 'cut',
     seconds: 30 + 1.2 * OUTLINE_CM,
     caution: /Cut away from yourself/
@@ -266,11 +266,10 @@ export const LAYING_STEPS: Expected[] = [
       pieceIds: ['front', 'back'],
       lineId: 'outline',
       side: 'outside',
-      margin: 3,
-      where: 'on-machine'
+      margin: 3
     },
     title: 'Trim FRONT and BACK',
-    detail: /^Leave 3 mm outside the outline\. The hoop stays on\.$/,
+    detail: /^Leave 3 mm outside the outline\.$/,
     mark: 'cut',
     // 3 mm further out the line is 6 pi mm longer.
     seconds: 30 + 1.2 * (OUTLINE_CM + 0.6 * Math.PI),

@@ -12,7 +12,7 @@ import {
 } from '$lib/core/craft/sequence';
 import type { Line, Material } from '$lib/core/documents/item';
 import type { Refusal } from './block';
-import { needsSurface, noTopping, STAYS_WHOLE } from './refusals';
+import { needsSurface, noFilmUnderTheIron, noTopping, STAYS_WHOLE } from './refusals';
 import type { Site } from './site';
 import type { Standing } from './standing';
 
@@ -87,11 +87,8 @@ export function refusesPiece(
       why: 'It would be stitched through the back, which lies under the hoop.',
       repair: 'Move it before the back.'
     };
-  if (method === 'pre-cut' && standing.ring.some(({ material }) => material.kind === 'wash-away-film'))
-    return {
-      why: 'The film in the ring melts under the iron.',
-      repair: 'Lay it, or take another stabiliser.'
-    };
+  const film = method === 'pre-cut' ? noFilmUnderTheIron(standing) : null;
+  if (film) return film;
   if (method === 'pre-cut' && cloth.kind === 'vinyl')
     return { why: `${cloth.name} melts where it is fused.`, repair: 'Lay it, or trim it in place.' };
   return edge === 'raw' && !STAYS_WHOLE.includes(cloth.kind) && !(tack === 'zigzag' && method === 'trim')
@@ -197,8 +194,7 @@ export function tackedAndTrimmed(site: Site, pieceId: string, p: OnePiece): void
       pieceIds: [pieceId],
       lineId: shape,
       side: 'outside',
-      margin,
-      where: trims === 'machine' ? 'on-machine' : 'hoop-off'
+      margin
     })
   );
 }

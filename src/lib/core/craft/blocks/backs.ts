@@ -203,6 +203,7 @@ export const backUnder: BlockMaker<typeof underFields> = {
   summary: 'The back laid under the hoop and tacked; the edge that follows joins it.',
   group: 'Back and edge',
   fields: underFields,
+  frames: (frame) => ({ ...frame, backed: true }),
   refuses: (standing) =>
     beforeClosing(standing) ??
     notReadyMade(standing) ??

@@ -193,6 +193,7 @@ function frameOf(s: Sequence, ready: readonly (ReadyBlock | Refusal)[]): Frame {
     seam: outline,
     width,
     height,
+    backed: false,
     holes: [],
     edge: 'none',
     edgeMm: 0

@@ -95,11 +95,12 @@ export const edgeSatin: BlockMaker<typeof satinFields> = {
       ...stopPart(
         site.label('Satin edge'),
         'satin-edge',
-        /border|edge|satin|outline|rim/,
+        under ? /border|edge|satin|rim/ : /border|edge|satin|outline|rim/,
         [frame.seamId, ...frame.holes],
         { visible: under || unheld ? 'both' : 'front' }
       ),
-      alsoRoles: ['applique-edge', 'closing-seam'],
+      // Of a patch on hooped cloth charts speak of its outline.
+      ...(!under && { alsoRoles: ['applique-edge', 'closing-seam'] as const }),
       protected: true,
       width,
       ...(unheld && { estimate: edgePhases(pathLength(frame.seam), width, true) }),

@@ -50,7 +50,13 @@ export const finishing: BlockMaker<typeof fields> = {
     'Looked over, out of the hoop, stabiliser off; cut out, turned, closed and pressed as its edge wants.',
   group: 'Afterwards',
   fields,
-  refuses(standing) {
+  refuses(standing, { behind }) {
+    const melts = standing.hoop.layers.find(({ material }) => material.kind === 'vinyl');
+    if (behind === 'adhesive' && melts)
+      return {
+        why: `${melts.name} melts where the adhesive is ironed on.`,
+        repair: 'Sew it on: leave the adhesive out.'
+      };
     const hangs = standing.holds.find(
       ({ piece, stitched }) => !stitched && (piece.bound === true || piece.folded)
     );

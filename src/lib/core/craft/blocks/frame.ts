@@ -10,6 +10,8 @@ export interface Frame {
   /** Where lines that hold the layers run: the outline, or the middle of a satin edge. */
   seamId: string;
   seam: Path;
+  /** A back comes under the hoop, whose raw edge the satin covers too. */
+  backed: boolean;
   /** Lines of slots that are tacked, trimmed and edged with the outline. */
   holes: readonly string[];
   width: number;

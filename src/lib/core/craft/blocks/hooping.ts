@@ -98,11 +98,13 @@ export const hooping: BlockMaker<typeof fields> = {
     const { s } = site;
     const kind = STABILISERS[stabiliser];
     const base = site.piece('stabiliser', kind.name, kind.material, 'hooped', {
-      // One layer of what tears or washes out gives way under a satin edge, where no cloth carries it.
+      // One layer of what tears or washes out gives way under a satin over raw edges.
       plies:
         stabiliser === 'sticky'
           ? 1
-          : site.frame.edge === 'satin' && ground !== 'hooped' && !LASTS.includes(stabiliser)
+          : site.frame.edge === 'satin' &&
+              (ground !== 'hooped' || site.frame.backed) &&
+              !LASTS.includes(stabiliser)
             ? Math.max(2, layers)
             : layers
     });

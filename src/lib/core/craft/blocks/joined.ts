@@ -1,7 +1,7 @@
 import { box, type Path, segment } from '$lib/core/base/geometry';
 import { choice, length, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
-import { needsSurface, noTopping } from './refusals';
+import { needsSurface, noFilmUnderTheIron, noTopping } from './refusals';
 import type { Site } from './site';
 
 const CLOTH = { woven: 'Woven cotton', canvas: 'Canvas' } as const;
@@ -38,6 +38,7 @@ export const joined: BlockMaker<typeof fields> = {
   refuses: (standing) =>
     needsSurface(standing) ??
     noTopping(standing) ??
+    noFilmUnderTheIron(standing) ??
     (standing.under
       ? { why: 'It would be stitched through the back.', repair: 'Move it before the back.' }
       : null),

@@ -51,7 +51,8 @@ export const lacePart: BlockMaker<typeof fields> = {
         shifted(spotPath(spot), (at - (parts - 1) / 2) * (spot.width + APART_MM), 0)
       )
     );
-    if (mode === 'one-run') site.s.oneColour();
+    // With hands between, as for an inlay, the machine must halt.
+    if (mode === 'one-run' && site.s.sofar.expected.length === 0) site.s.oneColour();
     const bobbin = site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('lace')}` });
     site.toMachine();
     site.stop('underlay', {

@@ -168,7 +168,9 @@ export const eyelet: BlockMaker<typeof eyeletFields> = {
     site.hand('punch', { do: 'punch', holes: 1 });
     site.toMachine();
     site.stop('satin', {
-      ...stopPart(`${site.label('Eyelet')}: satin`, 'satin-edge', /eyelet|hole/, [ring], { visible: 'both' }),
+      ...stopPart(`${site.label('Eyelet')}: satin`, 'satin-edge', /eyelet|hole/, [ring], {
+        visible: 'front'
+      }),
       width: 2,
       thread: colour
     });

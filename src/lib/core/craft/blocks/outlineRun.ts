@@ -20,7 +20,15 @@ export const outlineRun: BlockMaker<typeof fields> = {
   summary: 'Holds all layers together before what comes next; what reaches past it can be trimmed then.',
   group: 'Stitching',
   fields,
-  refuses: (standing) => needsSurface(standing) ?? beforeClosing(standing),
+  refuses: (standing, { then }) =>
+    needsSurface(standing) ??
+    beforeClosing(standing) ??
+    (then === 'trimmed' && standing.edge !== 'satin'
+      ? {
+          why: 'Trimmed to its line, no seam would hold it: only a satin edge covers that.',
+          repair: 'Leave it untrimmed, or give the item a satin edge.'
+        }
+      : null),
   make(site, { then, outside, thread: colour }) {
     const { frame, s } = site;
     const line =

@@ -183,8 +183,7 @@ function flipped(
       pieceIds: [cut.pieceId],
       lineId: keep,
       side: 'outside',
-      margin: 0,
-      where: 'on-machine'
+      margin: 0
     });
   }
   const body = { top: 'down', bottom: 'up', left: 'right', right: 'left' } as const;

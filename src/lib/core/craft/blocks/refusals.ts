@@ -51,6 +51,13 @@ export function noTopping({ toppings }: Standing): Refusal | null {
     : null;
 }
 
+/** What is fused in the hoop lies on nothing that the iron melts. */
+export function noFilmUnderTheIron({ ring }: Standing): Refusal | null {
+  return ring.some(({ material }) => material.kind === 'wash-away-film')
+    ? { why: 'The film in the ring melts under the iron.', repair: 'Lay it, or take another stabiliser.' }
+    : null;
+}
+
 /** A thing that was bought finished has its own back and edge. */
 export function notReadyMade({ readyMade: thing }: Standing): Refusal | null {
   return thing

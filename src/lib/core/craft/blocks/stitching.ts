@@ -34,6 +34,10 @@ function placePath({ frame }: Site, { where, inside, ...spot }: Place): Path {
   return where === 'spot' ? spotPath({ shape: 'rectangle', ...spot }) : regionPath(frame, where, inside);
 }
 
+const WORDS = {
+  decoration: /detail|design|fill|colou?r|letter|text/,
+  lettering: /letter|name|text|word|design/
+} as const;
 const ONE = { decoration: 'Colour', lettering: 'Lettering' } as const;
 
 const detailFields = {
@@ -44,6 +48,7 @@ const detailFields = {
   ),
   ...placeFields('middle', 8, 50, 30),
   stitches: count('Stitches of a colour', 2200, 0, 200_000, 'where no chart says; 0: by its area'),
+  inFile: choice('In the file', { always: 'Always', maybe: 'Not in every one' }, 'always'),
   colours: threads('Colours, in order', ['Ink black', '#20242c'])
 } as const;
 
@@ -55,22 +60,16 @@ export const details: BlockMaker<typeof detailFields> = {
   group: 'Stitching',
   fields: detailFields,
   refuses: needsSurface,
-  make(site, { what, stitches, colours, ...place }) {
+  make(site, { what, stitches, inFile, colours, ...place }) {
     const line = site.line('field', site.label('Design'), placePath(site, place));
     site.toMachine();
     site.stop('colours', {
-      ...stopPart(
-        site.label(what === 'lettering' ? 'Lettering' : 'Colours'),
-        what,
-        /detail|design|face|eye|fill|colou?r|letter|name|text|word/,
-        [line]
-      ),
+      ...stopPart(site.label(what === 'lettering' ? 'Lettering' : 'Colours'), what, WORDS[what], [line]),
       one: site.name === undefined || site.name === 'Design' ? ONE[what] : site.name,
       alsoRoles:
         what === 'lettering' ? ['decoration'] : ['lettering', 'quilting', 'applique-edge', 'topstitch'],
       repeats: true,
-      // A file may have none.
-      optional: true,
+      optional: inFile === 'maybe',
       visible: 'front',
       ...(stitches > 0 && { estimate: [{ stitches, attended: false }] }),
       thread: colours

@@ -63,10 +63,11 @@ export const layeredMat: Construction<typeof FIELDS> = {
           block('lettering', 'details', {
             what: 'lettering',
             where: 'spot',
-            width: p.width / 2,
+            width: p.width * 0.28,
             height: p.height / 12,
             down: p.height * (7 / 24),
             stitches: 0,
+            inFile: 'maybe',
             colours: [p.details]
           })
         ]

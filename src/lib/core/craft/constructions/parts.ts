@@ -24,7 +24,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, readonly string[]>>
   'raised-piece': { texture: ['texture', 'ring'] },
   cutwork: { window: ['hooping', 'window'], edge: [] },
   'split-design': {
-    hooping: ['hooping', 'cross', 'trace', 'topping'],
+    hooping: ['hooping', 'cross', 'trace'],
     halves: [
       ...['upper', 'upper-details', 'upper-satin', 'lower-file'],
       ...['lower', 'lower-details', 'lower-satin']

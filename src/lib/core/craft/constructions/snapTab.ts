@@ -48,7 +48,12 @@ export const snapTab: Construction<typeof FIELDS> = {
   recipe: (p) => [
     block('hooping', 'hooping', { stabiliser: p.stabiliser, layers: p.layers }),
     block('front', 'front', { cloth: p.front, held: p.frontHold, thread: p.outline }),
-    block('details', 'details', { where: 'all', inside: 4, stitches: 1500, colours: p.details }, 'Detail'),
+    block(
+      'details',
+      'details',
+      { where: 'all', inside: 4, stitches: 1500, inFile: 'maybe', colours: p.details },
+      'Detail'
+    ),
     ...(p.closing === 'ribbon-loop'
       ? [block('loop', 'caught', { what: 'loop', side: 'top', width: 10, reach: 25 }, 'Ribbon loop')]
       : []),

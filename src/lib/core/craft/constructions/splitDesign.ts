@@ -81,7 +81,6 @@ export const splitDesign: Construction<typeof FIELDS> = {
     ),
     block('cross', 'hand-step', { title: 'Check the centre cross with ruler and grid', seconds: 60 }),
     block('trace', 'trace'),
-    ...(PILE.includes(p.ground.kind) ? [block('topping', 'topping')] : []),
     ...half(p, 'upper', -p.height / 4),
     // Each file is finished before the hoop is moved: it moves once.
     block('lower-file', 'split-position', { file: 'Lower half', before: 'Upper half' }),
@@ -92,7 +91,6 @@ export const splitDesign: Construction<typeof FIELDS> = {
 };
 
 const SATIN_MM = 4;
-const PILE: readonly string[] = ['towelling', 'fleece'];
 
 /** One half: its piece, the details on it, its satin last. */
 function half(p: Params, which: 'upper' | 'lower', down: number): Block[] {

@@ -1,9 +1,19 @@
+import type { HoopState } from '$lib/core/documents/plan';
 import { ASK, choice } from './fields';
 import { CAUTION } from './cautions';
 import { spent, alongCm } from './time';
 import { keptWords, lengthWords, line, name, names, say } from './words';
 import { pieceReady } from './ready';
 import type { TraitsOf } from './traits';
+
+/** Where one trims, as the hoop lies by then. */
+const WHERE: Record<HoopState['where'], string> = {
+  empty: '',
+  on: ' The hoop stays on.',
+  forward: ' The hoop stays on, the frame forward.',
+  off: ' Hoop off, on the table.',
+  unhooped: ''
+};
 
 /** Cutting in the hoop, and what goes over cut edges and pile. */
 export const cuttingTraits = {
@@ -13,8 +23,8 @@ export const cuttingTraits = {
     wording: (op, context) =>
       say(
         `Trim ${names(op.pieceIds, context)}`,
-        `${op.margin === 0 ? 'Close' : `Leave ${lengthWords(op.margin, context)}`} ${op.side} the ${line(op.lineId, context)}. ${
-          op.where === 'on-machine' ? 'The hoop stays on.' : 'Hoop off, on the table.'
+        `${op.margin === 0 ? 'Close' : `Leave ${lengthWords(op.margin, context)}`} ${op.side} the ${line(op.lineId, context)}.${
+          WHERE[context.hoop.where]
         }${keptWords(op.keepIds, context)}`
       ),
     caution: CAUTION.blade,
@@ -37,13 +47,12 @@ export const cuttingTraits = {
     bobbin: null,
     ready: () => ['curved scissors'],
     spoken: /\b(trim|cut (?:away|back|close|off))\b/,
-    start: { side: 'outside', margin: 2, where: 'hoop-off' },
+    start: { side: 'outside', margin: 2 },
     fields: {
       pieceIds: ASK.pieces,
       lineId: ASK.line,
       side: choice('Side', { outside: 'Outside the line', inside: 'Inside the line' }),
       margin: ASK.margin,
-      where: choice('Where', { 'hoop-off': 'Hoop off', 'on-machine': 'On the machine' }),
       keepIds: null
     }
   },

@@ -120,7 +120,6 @@ export const Operation = z.discriminatedUnion('do', [
     lineId: LineId,
     side: z.enum(['outside', 'inside']),
     margin: Mm,
-    where: z.enum(['hoop-off', 'on-machine']).default('hoop-off'),
     keepIds: KeepIds
   }),
   z.object({

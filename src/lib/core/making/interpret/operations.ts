@@ -105,7 +105,6 @@ export function opsOf(
           lineId: pieces.cutLine(named),
           side: 'outside',
           margin: marginIn(action.text) ?? CLOSE,
-          where: 'hoop-off',
           keepIds: []
         }
       ];

@@ -1,6 +1,6 @@
 import { samePath } from '$lib/core/base/geometry';
 import { type Pattern, type PatternNames, renamedPattern } from '$lib/core/craft/sequence';
-import { findStop, type Item, namesIn, type Piece, type Step } from '$lib/core/documents/item';
+import { findStop, type Item, namesIn, type Piece, type Role, type Step } from '$lib/core/documents/item';
 
 /**
  * What an item that was kept calls the steps, pieces and lines its construction makes. A construction that is put together
@@ -67,7 +67,7 @@ function pairedSteps(made: Pattern, item: Item): Map<string, string> {
   const role = new Map(made.expected.map((stop) => [stop.key, stop.role]));
   const ours = made.entries.map((entry) =>
     entry.kind === 'stop'
-      ? { id: entry.key, does: `stop ${role.get(entry.key) ?? ''}` }
+      ? { id: entry.key, does: stitches(role.get(entry.key)) }
       : { id: entry.id, does: `${entry.op.do} ${pieceNames(entry.op)}` }
   );
   // Most of it is known by name: the rest the maker took out.
@@ -77,8 +77,14 @@ function pairedSteps(made: Pattern, item: Item): Map<string, string> {
   );
 }
 
+/** What a stop does, as far as one that is made otherwise today does it too. */
+function stitches(role: Role | undefined): string {
+  if (role === 'satin-edge' || role === 'applique-edge') return 'an edge';
+  return role === 'placement' || role === 'tack-down' || role === 'basting' ? 'a line' : `stop ${role ?? ''}`;
+}
+
 function doesOf(step: Step, item: Item): string {
-  if (step.kind === 'stop') return `stop ${findStop(item, step.stopId)?.role ?? ''}`;
+  if (step.kind === 'stop') return stitches(findStop(item, step.stopId)?.role);
   return `${step.op.do} ${pieceNames(step.op)}`;
 }
 

@@ -15,11 +15,15 @@ export interface Likely<Kind> {
 const TITLED = 10;
 /** And what a word of the name that the title lacks takes off, where another stands there. */
 const UNSAID = 1;
+/** Of constructions a chart fits alike the one that is made more often comes first: each place further down takes so much off. */
+const LATER = 0.05;
+/** A file of another construction has rows for all of its stops: one that has no row takes so much more off. */
+const LACKS = 2;
 
 /**
  * What a chart may be of, the likeliest first: every construction’s stops are put beside its rows, its name beside the title.
  *
- * @param choices constructions with the pattern each makes
+ * @param choices constructions with the pattern each makes, what is made most often first
  *
  * @example
  * likeliest(rows, [{ of: 'patch', name: 'Patch', pattern }], 'Signal patch')[0]?.of // 'patch'
@@ -31,15 +35,16 @@ export function likeliest<Kind>(
 ): Likely<Kind>[] {
   const titled = wordsOf(title ?? '');
   return choices
-    .map(({ of, name, pattern }) => {
+    .map(({ of, name, pattern }, at) => {
       const { score, missing } = align([...rows], pattern.expected);
       const optional = new Set(pattern.expected.flatMap(({ key, optional }) => (optional ? [key] : [])));
       const shared = wordsOf(name).filter((word) => titled.includes(word)).length;
       const unsaid = shared > 0 ? wordsOf(name).length - shared : 0;
+      const lacks = missing.filter((key) => !optional.has(key)).length;
       return {
         of,
-        score: score + TITLED * shared - UNSAID * unsaid,
-        missing: missing.filter((key) => !optional.has(key)).length
+        score: score + TITLED * shared - UNSAID * unsaid - LATER * at - LACKS * lacks,
+        missing: lacks
       };
     })
     .sort((a, b) => b.score - a.score);

@@ -49,11 +49,15 @@ export function remake(item: Item, params: Record<string, unknown>, blocks: read
   const files = remadeFiles(mine, was, is, ({ id }) => !known.has(id));
   const { steps, gone, reordered } = remadeSteps(mine, was.steps, is.steps, stopIn({ ...mine, files }));
   const [variant] = is.variants;
-  const rows = <T extends { id: string }>(from: (of: Item) => T[]): T[] =>
-    from(is).map((row) => {
+  // What the construction never made is the maker’s, or of an earlier day.
+  const rows = <T extends { id: string }>(from: (of: Item) => T[]): T[] => {
+    const has = (of: Item, row: T): boolean => from(of).some(({ id }) => id === row.id);
+    const made = from(is).map((row) => {
       const [old, own] = [from(was), from(mine)].map((all) => all.find(({ id }) => id === row.id));
       return old && own ? carried(old, own, row) : row;
     });
+    return [...made, ...from(mine).filter((row) => !has(was, row) && !has(is, row))];
+  };
   const usual = construction.patternOf(params);
   const isUsual = usual.ok && isSame(usual.blocks, made.blocks);
   const changed: Item = {
