@@ -68,6 +68,14 @@ export const MORE_WRONG: Wrong[] = [
   },
   {
     construction: 'lace',
+    answers: { width: 120, height: 90 },
+    what: 'film under large lace',
+    mistake: kind('base', 'wash-away-film'),
+    finding: 'warn stabiliser stop-2',
+    text: 'WASH-AWAY alone is too weak for lace as dense or large as this.'
+  },
+  {
+    construction: 'lace',
     what: 'underlay without lace',
     mistake: gone('stop-2'),
     finding: 'warn underlay unhoop',

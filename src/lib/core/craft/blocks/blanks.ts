@@ -118,6 +118,11 @@ function markedAndCut(site: Site, p: Answers, middles: Middle[]): string {
       hooping
     )
   );
+  site.hand(
+    'spray',
+    { do: 'spray', pieceId: sheet },
+    { note: 'On to the stabiliser, before both are hooped.' }
+  );
   s.hoop(hooping, 'Blanks', [stabiliser, sheet]);
   site.toMachine();
   const stitched = site.stop('cut-line', {

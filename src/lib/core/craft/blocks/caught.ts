@@ -18,14 +18,24 @@ import { beforeClosing, needsRing, noTopping, notReadyMade } from './refusals';
 import { sideField } from './spots';
 import type { Standing } from './standing';
 
-const PIECE = { ribbon: 'Ribbon', elastic: 'Elastic', loop: 'Loop', strap: 'Strap', tie: 'Tie' } as const;
+const PIECE = {
+  ribbon: 'Ribbon',
+  elastic: 'Elastic',
+  loop: 'Loop',
+  strap: 'Strap',
+  tie: 'Tie',
+  label: 'Label'
+} as const;
 const WHAT = {
   ribbon: 'A ribbon',
   elastic: 'Elastic',
   loop: 'A loop, folded in two',
   strap: 'A strap',
-  tie: 'A tie, long and loose'
+  tie: 'A tie, long and loose',
+  label: 'A label, folded in two'
 } as const;
+/** What is folded in two, both ends over the seam. */
+const FOLDED: readonly (keyof typeof WHAT)[] = ['loop', 'strap', 'label'];
 const fields = {
   what: choice('What is caught', WHAT, 'loop'),
   side: sideField('In the seam at the', 'top'),
@@ -64,7 +74,7 @@ export const caught: BlockMaker<typeof fields> = {
     const turned = site.frame.edge === 'turned';
     const label = site.label(PIECE[p.what]);
     const across = p.other === 'opposite';
-    const folded = p.what === 'loop' || p.what === 'strap';
+    const folded = FOLDED.includes(p.what);
     const whole = lengthOf(site.frame, p);
     const lies = across ? whole : Math.min(whole, roomFor(site.frame, p, turned));
     const end = site.line(

@@ -1,14 +1,16 @@
-import { choice, length, TOPSTITCH_S } from '$lib/core/craft/sequence';
+import { choice, length } from '$lib/core/craft/sequence';
 import { isStabiliserKind, type MaterialKind, type Piece } from '$lib/core/documents/item';
 import type { AnswersOf } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { needsRing } from './refusals';
 import type { Site } from './site';
 import type { Standing } from './standing';
+import { CLOSED_BY, turnedOut } from './turnedOut';
 
 const fields = {
   seam: length('Seam left when it is cut out', 6, 3, 25, 'where it is turned or sewn up'),
   beyond: length('Cut so far outside its edge', 1, 1, 25, 'where hooped cloth is cut out'),
+  closed: choice('Its opening is closed', CLOSED_BY, 'usual'),
   topstitched: choice('Topstitched all round', { no: 'No', yes: 'Yes, which closes the opening too' }, 'no'),
   label: choice('A label', { no: 'None', opening: 'Laid in the opening before it is closed' }, 'no'),
   then: choice(
@@ -99,10 +101,11 @@ export const finishing: BlockMaker<typeof fields> = {
       site.s.seenLater(site.standing.hoop.layers.map(({ pieceId }) => pieceId));
       return;
     }
-    turn(site, clipped, {
+    turnedOut(site, clipped, {
       lineId: closing.lineId,
       opening: closing.stays ? null : closing.opening,
       zipId: zip?.id,
+      closed: p.closed,
       topstitched: p.topstitched,
       label: p.label,
       pressed: pressedFrom(site, p.pressed) !== null
@@ -266,65 +269,5 @@ function stabiliserOff(site: Site, kind: string | undefined, out: string): void 
       'trim-stabiliser',
       { do: 'other', title: 'Trim the stabiliser on the back, 6 mm from the stitching', seconds: 60 },
       { needs: [out] }
-    );
-}
-
-function turn(
-  site: Site,
-  after: string,
-  {
-    lineId,
-    opening,
-    zipId,
-    topstitched,
-    label,
-    pressed
-  }: {
-    lineId: string;
-    /** mm; null where it stays open. */
-    opening: number | null;
-    zipId: string | undefined;
-    topstitched: 'yes' | 'no';
-    label: 'no' | 'opening';
-    pressed: boolean;
-  }
-): void {
-  if (zipId !== undefined && opening !== null && opening > 0) {
-    // Through the lining first, which is closed while it can be reached, then through the zip.
-    const inside = site.hand('turn-lining', { do: 'turn-through', lineId }, { needs: [after] });
-    const closed = site.hand('close', { do: 'close-opening', lineId, by: 'machine' }, { needs: [inside] });
-    const out = site.hand('turn', { do: 'turn-through', pieceId: zipId }, { needs: [closed] });
-    if (pressed) site.hand('press', { do: 'press' }, { needs: [out] });
-    return;
-  }
-  const envelope = site.s.sofar.pieces.find(({ folded, use }) => folded && use === 'backing');
-  if (zipId !== undefined || (opening === 0 && envelope)) {
-    const through = zipId ?? envelope?.id ?? '';
-    const turned = site.hand('turn', { do: 'turn-through', pieceId: through }, { needs: [after] });
-    if (pressed) site.hand('press', { do: 'press' }, { needs: [turned] });
-    return;
-  }
-  const turned = site.hand('turn', { do: 'turn-through', lineId }, { needs: [after] });
-  if (pressed) site.hand('press', { do: 'press' }, { needs: [turned] });
-  if (opening === null) return;
-  if (label === 'opening')
-    site.hand(
-      'label',
-      { do: 'other', title: 'Lay the label in the opening', seconds: 30 },
-      { needs: [turned] }
-    );
-  const close = site.hand(
-    'close',
-    { do: 'close-opening', lineId, by: topstitched === 'yes' ? 'machine' : 'hand' },
-    {
-      needs: [turned],
-      ...(topstitched === 'yes' && { note: 'The topstitch that goes all round closes it.' })
-    }
-  );
-  if (topstitched === 'yes')
-    site.hand(
-      'topstitch',
-      { do: 'other', title: 'Topstitch all round, 3 mm from the edge', seconds: TOPSTITCH_S },
-      { needs: [close] }
     );
 }

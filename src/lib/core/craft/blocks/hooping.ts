@@ -119,12 +119,14 @@ export const hooping: BlockMaker<typeof fields> = {
     if (ground === 'padded') {
       const batting = site.piece('batting', 'Batting', MATERIALS.batting, 'hooped');
       site.hand(
-        'spray',
+        'spray-batting',
         { do: 'spray', pieceId: batting },
         { note: 'Stabiliser, batting and cloth become one.' }
       );
       ring.push(batting);
     }
+    // Felt shifts on cutaway while it is hooped.
+    const shifts = hooped && cloth.kind === 'felt' && LASTS.includes(stabiliser);
     if (hooped)
       ring.push(
         fused(
@@ -135,6 +137,9 @@ export const hooping: BlockMaker<typeof fields> = {
           })
         )
       );
+    const felt = shifts ? ring.at(-1) : undefined;
+    if (felt !== undefined)
+      site.hand('spray', { do: 'spray', pieceId: felt }, { note: 'On to the cutaway.' });
     const at = s.sofar.hoopings.length + 1;
     s.hoop(site.newHooping(), at === 1 ? 'Hooping' : `Hooping ${at}`, ring, { sticky });
     if (ground === 'floated') {

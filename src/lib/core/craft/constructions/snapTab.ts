@@ -31,6 +31,7 @@ const FIELDS = {
   ...stabiliserFields(['tear-away', 'cutaway', 'wash-away'], 'tear-away', 1),
   front: material('Front', { vinyl: 'Vinyl', felt: 'Felt' }, ['vinyl', 'Vinyl', '#3d4a66']),
   frontHold: hold('Front held with', 'tape'),
+  backed: choice('Back', { yes: 'Under the hoop', no: 'None: the front alone' }, 'yes'),
   back: material('Back', { felt: 'Felt', vinyl: 'Vinyl' }, ['felt', 'Felt', '#9aa78f']),
   outline: thread('Outline thread', 'Signal white', '#f4f1ea'),
   details: threads('Detail colours, in order', ['Ink black', '#20242c'])
@@ -57,7 +58,7 @@ export const snapTab: Construction<typeof FIELDS> = {
     ...(p.closing === 'ribbon-loop'
       ? [block('loop', 'caught', { what: 'loop', side: 'top', width: 10, reach: 25 }, 'Ribbon loop')]
       : []),
-    block('back', 'back-under', { cloth: p.back, thread: p.outline }),
+    ...(p.backed === 'yes' ? [block('back', 'back-under', { cloth: p.back, thread: p.outline })] : []),
     block('edge', 'edge-cut', { margin: p.outside, thread: p.outline }),
     ...holes(p),
     block('finishing', 'finishing', { pressed: 'no' }),

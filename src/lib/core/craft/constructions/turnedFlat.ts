@@ -28,6 +28,7 @@ export const turnedFlat: Construction<typeof TURNED_FIELDS> = {
     }),
     block('finishing', 'finishing', {
       topstitched: p.topstitched,
+      closed: p.topstitched === 'yes' ? 'usual' : p.closedBy,
       label: p.label === 'yes' ? 'opening' : 'no'
     }),
     ...(p.closes === 'none'

@@ -52,6 +52,12 @@ export const TURNED_FIELDS = {
   ),
   label: choice('Label', { no: 'None', yes: 'Laid in the opening' }, 'no'),
   topstitched: choice('Topstitched all round', { no: 'No', yes: 'Yes, which closes the opening too' }, 'no'),
+  closedBy: choice(
+    'Opening closed',
+    { hand: 'By hand', machine: 'By machine', tape: 'With fusible tape' },
+    'hand',
+    'where no topstitch closes it'
+  ),
   lower: material('Lower front, where pieced', { woven: 'Woven cotton', knit: 'Jersey' }, [
     'woven',
     'Ticket buff',

@@ -7,6 +7,11 @@ const FIELDS = {
   height: length('Finished height', 120, 90, 300),
   zipDown: length('Zip below the top edge', 32, 25, 120),
   opening: length('Opening in the lining', 80, 60, 150, 'at least 60 mm, or nothing turns through it'),
+  liningClosed: choice(
+    'Lining closed',
+    { machine: 'By machine', hand: 'By hand', tape: 'With fusible tape' },
+    'machine'
+  ),
   accent: choice('Accent strip', { yes: 'At the bottom of the front', no: 'None' }, 'yes'),
   upper: material('Upper front', { woven: 'Woven cotton', canvas: 'Canvas' }, [
     'woven',
@@ -80,7 +85,7 @@ export const zipPouch: Construction<typeof FIELDS> = {
         opening: p.opening,
         thread: p.seams
       }),
-      block('finishing', 'finishing')
+      block('finishing', 'finishing', { closed: p.liningClosed })
     ];
   }
 };

@@ -17,6 +17,11 @@ export const MATERIAL_SAYINGS = {
     () => 'One layer of wash-away is too light for lace.',
     'Hoop two layers, three for dense lace.'
   ),
+  'stabiliser/weak-film': saying<{ layer: string }>(
+    'warn',
+    ({ layer }) => `${layer} alone is too weak for lace as dense or large as this.`,
+    'Hoop two layers of the cloth type, or a heavy film.'
+  ),
   'stabiliser/tears-through': saying<Record<string, never>>(
     'warn',
     () => 'One layer of tear-away tears through under a satin edge.',

@@ -16,6 +16,8 @@ const HARDWARE_TIME = {
   'hook-and-loop': 'hookAndLoop'
 } as const satisfies Record<OperationOf<'hardware'>['kind'], HandTimeKey>;
 
+const CLOSED = { hand: 'by hand', machine: 'by machine', tape: 'with fusible tape' } as const;
+
 /** What makes an item of the parts, and what belongs to no part of the work. */
 export const assemblingTraits = {
   clip: {
@@ -71,10 +73,10 @@ export const assemblingTraits = {
     mark: 'fasten',
     wording: (op, context) =>
       say(
-        `Close the opening of the ${line(op.lineId, context)} by ${op.by}`,
+        `Close the opening of the ${line(op.lineId, context)} ${CLOSED[op.by]}`,
         'Tuck the edges in, hold them with clips, press, close.'
       ),
-    caution: null,
+    caution: ({ by }) => (by === 'tape' ? CAUTION.iron : null),
     time: ({ by }) => [spent(by === 'hand' ? 'closeByHand' : 'closeByMachine')],
     waits: null,
     hoop: 'stays',
@@ -86,7 +88,10 @@ export const assemblingTraits = {
     ready: null,
     spoken: /\b(close|sew|stitch) .*opening\b/,
     start: { by: 'hand' },
-    fields: { lineId: ASK.line, by: choice('How', { hand: 'By hand', machine: 'By machine' }) }
+    fields: {
+      lineId: ASK.line,
+      by: choice('How', { hand: 'By hand', machine: 'By machine', tape: 'With fusible tape' })
+    }
   },
   'join-parts': {
     label: 'Join parts by their loops',

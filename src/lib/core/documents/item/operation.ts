@@ -184,7 +184,7 @@ export const Operation = z.discriminatedUnion('do', [
     lineId: LineId.optional().describe('the closing seam whose opening it goes through'),
     pieceId: PieceId.optional().describe('the zip it goes through')
   }),
-  z.object({ do: z.literal('close-opening'), lineId: LineId, by: z.enum(['hand', 'machine']) }),
+  z.object({ do: z.literal('close-opening'), lineId: LineId, by: z.enum(['hand', 'machine', 'tape']) }),
   z.object({ do: z.literal('join-parts'), loops: z.number().int().min(1).max(200) }),
   z.object({
     do: z.literal('sew-up'),

@@ -21,6 +21,9 @@ import {
 
 /** Stitches that one layer of tear-away carries in a square millimetre. */
 const DENSE = 1.2;
+/** Lace that film alone does not carry: larger than this either way, mm, or with more stitches in a square millimetre. */
+const LARGE_LACE_MM = 100;
+const DENSE_LACE = 1;
 const STAYS: readonly MaterialKind[] = ['tear-away', 'cutaway'];
 const STRETCHES: readonly MaterialKind[] = ['knit', 'stretch-mesh'];
 
@@ -59,6 +62,8 @@ function judge(run: StopRun, context: CheckContext): Finding | null {
     if (stays) return found('stabiliser/stays', run.stepId, { layer: stays.name }, stays.pieceId);
     if (role !== 'bars' && plies(under) < 2 && cloth.length === 0)
       return found('stabiliser/light-lace', run.stepId, {});
+    const film = cloth.length === 0 && role === 'lace' ? weakFilm(run, under) : undefined;
+    if (film) return found('stabiliser/weak-film', run.stepId, { layer: film.name }, film.pieceId);
   }
   const edged = EDGES.includes(role) && role === 'satin-edge' ? rawUnder(run, context) : [];
   if (edged.length > 0 && plies(under) < 2) {
@@ -71,6 +76,19 @@ function judge(run: StopRun, context: CheckContext): Finding | null {
   if (stretch && under.every(({ material }) => material.kind === 'tear-away'))
     return found('stabiliser/stretch', run.stepId, { layer: stretch.name }, stretch.pieceId);
   return dense(run, context, under);
+}
+
+/** Film that alone carries lace which is dense or large: it gives way where the needle returns again and again. */
+function weakFilm(run: StopRun, under: Layer[]): Layer | undefined {
+  const [film] = under;
+  if (!film || under.some(({ material }) => material.kind !== 'wash-away-film')) return undefined;
+  const place = placeOf(run);
+  if (!place) return undefined;
+  const [wide, high] = [place.maxX - place.minX, place.maxY - place.minY];
+  const stitches = run.stop ? stitchesOf(run.stop) : 0;
+  return wide > LARGE_LACE_MM || high > LARGE_LACE_MM || stitches / (wide * high) > DENSE_LACE
+    ? film
+    : undefined;
 }
 
 /** All stops that lie on each other count: the hint comes at the one with which they are too many for a single layer. */
@@ -87,9 +105,14 @@ function dense(run: StopRun, context: CheckContext, under: Layer[]): Finding | n
     (other) =>
       other.at <= at && FILLS.includes(other.role) && context.item.steps[other.at]?.hoopingId === hooping
   );
+  const own = placeOf(run);
+  // A count that is known is judged on the ground it has; what is estimated says nothing of that.
+  const counted = stop.countSource !== 'estimate' && stop.countSource !== 'none';
+  const ground = own ? (own.maxX - own.minX) * (own.maxY - own.minY) : 0;
+  if (counted && FILLED.includes(stop.role) && ground > 0 && stitchesOf(stop) / ground > DENSE)
+    return found('stabiliser/dense', stepId, { stop: stop.number, stitches: stitchesOf(stop), stops: 1 });
   // Where all together are few, those that lie here are fewer.
   if (known <= DENSE && stitchesOfAll(before) / usual <= DENSE) return null;
-  const own = placeOf(run);
   const there = before.filter((other) => other === run || own === null || liesOn(placeOf(other), own));
   const stitches = stitchesOfAll(there);
   if (known <= DENSE && stitches / usual <= DENSE) return null;
@@ -99,6 +122,8 @@ function dense(run: StopRun, context: CheckContext, under: Layer[]): Finding | n
 const stitchesOfAll = (runs: readonly StopRun[]): number =>
   runs.reduce((sum, { stop }) => sum + (stop ? stitchesOf(stop) : 0), 0);
 
+/** Roles whose place is the ground they fill, not a line they follow. */
+const FILLED: readonly Role[] = ['decoration', 'lettering'];
 /** Roles that fill an area with stitches. */
 const FILLS: readonly Role[] = ['decoration', 'lettering', 'applique-edge', 'satin-edge'];
 
