@@ -69,10 +69,7 @@ const views: View[] = [
     name: 'build',
     path: '/items/stove-topper/blocks',
     prepare: async (page) => {
-      await page
-        .getByRole('button', { name: /Put a block in after/ })
-        .nth(1)
-        .click();
+      await page.getByRole('button', { name: 'Put a block in after Details' }).click();
       await page
         .getByRole('button', { name: /Appliqué/ })
         .first()

@@ -1,7 +1,7 @@
-import { constructionOf } from '$lib/core/craft/constructions';
+import { answered, constructionOf } from '$lib/core/craft/constructions';
 import { blockOf } from '$lib/core/craft/blocks';
 import { addHandStep, brokenReferences, editStep, type Item } from '$lib/core/documents/item';
-import { madeFor, remake, stepBlocks } from '$lib/core/reading/matching';
+import { blocksOf, madeFor, remake, stepBlocks } from '$lib/core/reading/matching';
 import { expect } from 'chai';
 import { readdirSync } from 'node:fs';
 import { demoItem } from './support/demo';
@@ -65,6 +65,18 @@ describe('an item kept from before its construction was a recipe', () => {
     ]);
     expect(made.blocks.every(({ kind }) => blockOf(kind) !== undefined)).to.equal(true);
     expect(made.troubles).to.deep.equal([]);
+  });
+  it('has a variant of other answers, whose blocks follow them', () => {
+    const tab = demoItem('badger-tab');
+    const { params, blocks } = answered(tab.params, blocksOf(tab) ?? [], {
+      closing: 'eyelet',
+      'front.held': 'pins'
+    });
+    const made = madeFor(tab, { params, blocks });
+    if (!made?.ok) throw new Error('A tab is made.');
+    expect(made.blocks.map(({ id }) => id)).to.include.members(['eyelet', 'ring']);
+    expect(made.blocks.some(({ id }) => id === 'snap')).to.equal(false);
+    expect(made.blocks.find(({ id }) => id === 'front')?.answers).to.include({ held: 'pins' });
   });
   it('is made of nothing where it was written by hand', () => {
     expect(madeFor({ ...demoItem('badger-tab'), construction: undefined })).to.equal(null);

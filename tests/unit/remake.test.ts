@@ -119,6 +119,30 @@ describe('answers changed later', () => {
     expect(lost).to.deep.equal([]);
     expect(sheetWords(item).join()).to.include('punch');
   });
+  it('blocks changed by hand follow the answers of the item, but for what the maker answered otherwise', () => {
+    const tab = freshItem('snap-tab');
+    const name = { id: 'mine', kind: 'name', answers: { name: 'Ivy' } };
+    const blocks = usual('snap-tab')
+      .map((block) =>
+        block.id === 'edge' ? { ...block, answers: { ...block.answers, style: 'bean' } } : block
+      )
+      .toSpliced(3, 0, name);
+    const own = remade(tab, {}, blocks).item;
+    const changed = remade(own, { frontHold: 'pins', outside: 5, closing: 'ribbon-loop' }).made.blocks;
+    const answersOf = (id: string) => changed.find((block) => block.id === id)?.answers;
+    expect(changed.map(({ id }) => id)).to.deep.equal([
+      ...['hooping', 'front', 'details', 'mine', 'loop', 'back', 'edge', 'finishing', 'ring']
+    ]);
+    expect(answersOf('front')).to.include({ held: 'pins' });
+    expect(answersOf('edge')).to.include({ margin: 5, style: 'bean' });
+    // What was taken out stays out.
+    const bare = remade(
+      own,
+      {},
+      blocks.filter(({ id }) => id !== 'details')
+    ).item;
+    expect(remade(bare, { width: 40 }).made.blocks.some(({ id }) => id === 'details')).to.equal(false);
+  });
   it('what loses its place is told before it is done', () => {
     const tab = makeItem('snap-tab');
     const mine = editStep(tab, 'punch', { note: 'With the small die.' });

@@ -17,7 +17,7 @@ export const SHEETS: Record<string, string[]> = {
     ...['snip', 'unhoop', 'cut-roughly', 'rinse', 'wait']
   ],
   'batch-patch': [
-    ...['hoop cutaway sheet', 'hoop-on', 'S Cut lines', 'hoop-off', 'unhoop', 'other'],
+    ...['spray sheet', 'hoop cutaway sheet', 'hoop-on', 'S Cut lines', 'hoop-off', 'unhoop', 'other'],
     ...['hoop film', 'hoop-on', 'load-file', 'S Placement line 1', 'frame-forward'],
     ...['lay blank-0 above up', 'frame-back', 'S Colour of patch 1', 'S Border of patch 1'],
     ...['S Placement line 2', 'frame-forward', 'lay blank-1 above up', 'frame-back'],

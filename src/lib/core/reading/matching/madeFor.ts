@@ -1,6 +1,8 @@
-import { constructionOf, type Made } from '$lib/core/craft/constructions';
+import { type AnyConstruction, constructionOf, type Made } from '$lib/core/craft/constructions';
 import { renamedPattern } from '$lib/core/craft/sequence';
+import { isSame } from '$lib/core/documents/changes';
 import type { Block, Item } from '$lib/core/documents/item';
+import { followed } from './followed';
 import { keptNames } from './keptNames';
 
 /** Answers and blocks to make something of. */
@@ -11,7 +13,8 @@ interface Asked {
 }
 
 /**
- * What the construction of an item makes of the item’s own answers or of others, in the names the item has for it.
+ * What the construction of an item makes of the item’s own answers or of others, in the names the item has for it. Blocks follow
+ * other answers, where these change the recipe and the maker has not said otherwise.
  *
  * @returns null for an item written by hand
  *
@@ -22,7 +25,18 @@ export function madeFor(item: Item, asked?: Asked): Made | null {
   const construction = constructionOf(item.construction ?? '');
   if (!construction) return null;
   const own = construction.patternOf(item.params, item.blocks);
-  const made = asked ? construction.patternOf(asked.params, asked.blocks ?? undefined) : own;
+  const made = asked ? construction.patternOf(asked.params, blocksFor(construction, item, asked)) : own;
   if (!made.ok || !own.ok) return made;
   return { ...made, pattern: renamedPattern(made.pattern, keptNames(item, own.pattern)) };
+}
+
+function blocksFor(
+  { patternOf }: AnyConstruction,
+  item: Item,
+  { params, blocks }: Asked
+): readonly Block[] | undefined {
+  if (!blocks) return undefined;
+  if (isSame(params, item.params)) return blocks;
+  const [was, is] = [patternOf(item.params), patternOf(params)];
+  return was.ok && is.ok ? followed(blocks, was.blocks, is.blocks) : blocks;
 }

@@ -42,8 +42,8 @@ export function remake(item: Item, params: Record<string, unknown>, blocks: read
   const base = { id: item.id, name: item.name, now: item.updatedAt, construction: construction.kind, params };
   const first = ofFirstVariant(item);
   const before = inTheirNames(assemble(old.pattern, base), first);
-  const after = inTheirNames(assemble(made.pattern, base), before.theirs);
-  const [was, is, mine] = [before.made, after.made, after.theirs];
+  const next = inTheirNames(assemble(made.pattern, base), before.theirs);
+  const [was, is, mine] = [before.made, next.made, next.theirs];
 
   const known = new Set(stopsOf(was).map(({ id }) => id));
   const files = remadeFiles(mine, was, is, ({ id }) => !known.has(id));
