@@ -26,6 +26,19 @@ describe('words beside a stop', () => {
       'seen front and back'
     ]);
   });
+  it('say what the chart calls it, on sheet and at the machine, where that is another name', () => {
+    const chart = '1 placement grey 120\n2 tack-down black 120\n3 grass green 900\n4 hem white 420';
+    const tab = plan(
+      makeItem('snap-tab', {}, chart, [{ line: 4, keys: ['outline'] }]),
+      undefined,
+      badgerShop()
+    );
+    const outline = tab.steps.find(({ stop }) => stop?.role === 'closing-seam');
+    expect(outline && stopNote(outline)).to.match(/^“hem” · /);
+    expect(outline?.detail).to.include('“hem” in the chart.');
+    const named = tab.steps.filter(({ stop }) => stop?.called !== undefined).map(({ title }) => title);
+    expect(named).to.deep.equal([outline?.title]);
+  });
   it('say when a count is measured, and when it is only an estimate', () => {
     const fob = plan(makeItem('snap-tab'), undefined, badgerShop());
     expect(stopNote(stepOf(fob.steps, 'stop-1'))).to.equal('hidden · count measured');

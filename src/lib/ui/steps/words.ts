@@ -31,12 +31,12 @@ const SEEN = {
 };
 
 /**
- * The small words beside a stop: whether it will be seen, and the charted colour where another thread is used.
+ * The small words beside a stop: what the chart calls it, whether it will be seen, and the charted colour where another thread is used.
  */
 export function stopNote(step: PlanStep): string {
   const { stop, thread } = step;
   if (!stop) return '';
-  const parts: string[] = [];
+  const parts: string[] = stop.called === undefined ? [] : [`“${stop.called}”`];
   if (SEEN[stop.visible] !== '') parts.push(SEEN[stop.visible]);
   if (stop.charted !== '' && thread && stop.charted.toLowerCase() !== thread.name.toLowerCase()) {
     parts.push(`charted ${stop.charted}, use ${thread.name.toLowerCase()}`);

@@ -35,6 +35,7 @@ export const PlanStop = z.object({
   role: Role,
   confidence: z.number(),
   charted: z.string().describe('colour as charted, empty where no chart says'),
+  called: z.string().optional().describe('what the row of the chart calls it, where that is another name'),
   visible: z.enum(['front', 'back', 'both', 'hidden', 'unknown']),
   protected: z.boolean(),
   halts: z.boolean(),

@@ -152,6 +152,7 @@ export function planSteps(
     const sent = jump ? handPart('goToStop', shop) : null;
     const guessed = stop.countSource === 'estimate' && stitchesOf(stop) > 0 ? guess(stop) : null;
     const needle = needleParts(stop, atSpeed(), hoop, change?.kind === 'switch', own?.measure.jumps ?? 0);
+    const called = calledInChart(stop);
     return {
       id,
       number,
@@ -159,7 +160,11 @@ export function planSteps(
       kind: 'stop',
       mark: null,
       title: stop.name,
-      detail: [stopDetail(stop, pass, jump), ...openingWords(item, stop, shop.unit)].join(' '),
+      detail: [
+        stopDetail(stop, pass, jump),
+        ...(called === undefined ? [] : [`“${called}” in the chart.`]),
+        ...openingWords(item, stop, shop.unit)
+      ].join(' '),
       note,
       op: null,
       stop: {
@@ -169,6 +174,7 @@ export function planSteps(
         role: stop.role,
         confidence: stop.confidence,
         charted: stop.chart?.colour ?? '',
+        ...(called !== undefined && { called }),
         visible: seen.get(id) ?? stop.visible,
         protected: stop.protected,
         halts: stop.halts,
@@ -284,4 +290,11 @@ function stopDetail(stop: Stop, pass: number, jump: Jump | null): string {
       : `${stitches.toLocaleString('en')} stitches${COUNT_WORDS[stop.countSource]}.`;
   if (pass > 1) return `Send the machine back to stop ${stop.number} and run it again. ${count}`;
   return jump ? `${jumpWords(jump)} ${count}` : count;
+}
+
+/** What the row of the chart calls a stop, where that says more than its own name. */
+function calledInChart({ name, chart }: Stop): string | undefined {
+  const [row, own] = [chart?.name ?? '', name].map((words) => words.trim().toLowerCase());
+  if (!chart || row === undefined || own === undefined || row === '') return undefined;
+  return own.includes(row) || row.includes(own) ? undefined : chart.name.trim();
 }
