@@ -97,6 +97,7 @@ export function standingOf(s: Sequence, frame: Frame): Standing {
   return standing;
 }
 
+/** What takes long to find in the layers is found when it is asked: they stay as they are. */
 function asked(s: Sequence, hoop: StackState, frame: Frame): Standing {
   const { sofar } = s;
   const { layers } = hoop;
@@ -128,17 +129,21 @@ function asked(s: Sequence, hoop: StackState, frame: Frame): Standing {
         (piece?.use === 'batting' || piece?.use === 'flipped' || layer.material.kind === 'batting')
       );
     }),
-    untrimmed: piecesOf(layers.filter((layer) => reachesPast(layer, pieceOf(layer), frame))),
+    get untrimmed() {
+      return piecesOf(layers.filter((layer) => reachesPast(layer, pieceOf(layer), frame)));
+    },
     tacked: seams
       .filter(({ role, lineIds }) => role === 'tack-down' && lineIds.some((id) => outlines.includes(id)))
       .flatMap((seam) => seam.layers),
     toppings: piecesOf(layers.filter(isTopping)),
-    holds: layers.flatMap((layer) => {
-      const piece = pieceOf(layer);
-      if (!piece || (layer.strips === 0 && layer.pins === null)) return [];
-      const stitched = seams.some((seam) => holdsDown(seam, layer, piece, outlines));
-      return [{ piece, strips: layer.strips, pins: layer.pins !== null, stitched }];
-    }),
+    get holds() {
+      return layers.flatMap((layer) => {
+        const piece = pieceOf(layer);
+        if (!piece || (layer.strips === 0 && layer.pins === null)) return [];
+        const stitched = seams.some((seam) => holdsDown(seam, layer, piece, outlines));
+        return [{ piece, strips: layer.strips, pins: layer.pins !== null, stitched }];
+      });
+    },
     loose: piecesOf(
       layers.filter(
         (layer) => layer.where === 'below' && !seams.some((seam) => seam.layers.includes(layer.pieceId))

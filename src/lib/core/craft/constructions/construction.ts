@@ -8,6 +8,7 @@ import {
   type Sequence
 } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
+import { Lately } from './lately';
 import { withoutParts } from './parts';
 
 /**
@@ -56,6 +57,9 @@ export interface AnyConstruction {
   piecesPerFile(answers: Record<string, unknown>): number;
 }
 
+/** So many of the last things a construction made are at hand: one edit asks for the same several times. */
+const LATELY = 24;
+
 /** The schema of a construction’s answers. */
 function answersOf<F extends Fields>(fields: F): z.ZodType<AnswersOf<F>> {
   const shape = Object.fromEntries(Object.entries(fields).map(([key, { answer }]) => [key, answer]));
@@ -75,6 +79,7 @@ export function usualAnswers<F extends Fields>(
 export function sealed<F extends Fields>(construction: Construction<F>): AnyConstruction {
   const { kind, name, summary, fields } = construction;
   const answers = answersOf(fields);
+  const made = new Lately<Made>(LATELY);
   return {
     kind,
     name,
@@ -83,12 +88,13 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
     defaults: answers.parse({}),
     patternOf(given, own) {
       const parsed = answers.safeParse(given);
-      if (parsed.success) {
-        const recipe = construction.recipe(parsed.data);
-        const blocks = own ? withoutParts(kind, own, recipe) : recipe;
-        const composed = compose(() => construction.draft(parsed.data), blocks);
-        return { ok: true, construction: kind, params: parsed.data, blocks, ...composed };
-      }
+      if (parsed.success)
+        return made.of(JSON.stringify([parsed.data, own ?? null]), () => {
+          const recipe = construction.recipe(parsed.data);
+          const blocks = own ? withoutParts(kind, own, recipe) : recipe;
+          const composed = compose(() => construction.draft(parsed.data), blocks);
+          return { ok: true, construction: kind, params: parsed.data, blocks, ...composed };
+        });
       const labelOf = (key: PropertyKey | undefined): string =>
         fields[String(key)]?.asked?.label ?? String(key ?? 'Answers');
       return {
