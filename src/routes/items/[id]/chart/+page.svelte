@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import type { Item } from '$lib/core/documents/item';
+  import { constructionOf } from '$lib/core/craft/constructions';
   import { align, type FixedMatch, inPatternOrder, madeFor, withChart } from '$lib/core/reading/matching';
   import { changeItem, itemOnBench, live } from '$lib/data';
   import BringStage from '../../new/BringStage.svelte';
@@ -19,6 +20,7 @@
   let matching = $state(false);
   let fixed = $state.raw<FixedMatch[]>([]);
 
+  const construction = $derived(constructionOf(found?.item.construction ?? ''));
   const made = $derived(found && madeFor(found.item));
   const expected = $derived(made?.ok ? made.pattern.expected : []);
   const rows = $derived.by(() => {
