@@ -55,7 +55,14 @@
   </p>
   {#if !made?.ok}
     <p class="mt-4 border-l-4 border-rule-strong p-4">
-      This item was written by hand, so nothing says which stop is which: its stops are changed on the sheet.
+      {#if made}
+        Its answers do not make an item any more: {made.problems.join('; ')}.
+        <a class="underline" href="/items/{found.item.id}/blocks">Change them on Build</a>, then bring the
+        chart.
+      {:else}
+        This item was written by hand, so nothing says which stop is which: its stops are changed on the
+        sheet.
+      {/if}
     </p>
   {:else if matching}
     <MatchStage

@@ -1,0 +1,32 @@
+import { expect, test } from '@playwright/test';
+import { loadDemo } from './support/page';
+
+const CHART = `1 placement grey 118
+2 tack-down grey 121
+3 ticket black 1,640
+4 number burgundy 380
+5 outline burgundy 402`;
+
+test('a chart is brought to an item that is there: its stops take it, its steps stay', async ({ page }) => {
+  await loadDemo(page);
+  await page.goto('/items/ticket-tab/chart');
+  await expect(page.getByRole('heading', { name: 'A chart for Ticket key fob' })).toBeVisible();
+  await page.getByLabel('Paste the colour chart').fill(CHART);
+  await page.getByRole('button', { name: 'Go on with 5 stops' }).click();
+  await expect(page.getByRole('button', { name: /Row 2 is: Tack-down/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Row 5 is: Outline/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take the chart' }).click();
+  await expect(page).toHaveURL(/\/items\/ticket-tab$/);
+  const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
+  await expect(steps.filter({ hasText: 'Lay BACK' })).toHaveCount(1);
+  await expect(steps.filter({ hasText: /^\D*\d+\D*3\D*Ticket/ })).toHaveCount(1);
+  await expect(steps.filter({ hasText: 'count estimated' })).toHaveCount(0);
+});
+
+test('an item whose answers make nothing any more says so where a chart is brought', async ({ page }) => {
+  await loadDemo(page);
+  await page.goto('/items/odd-pouch/chart');
+  await expect(page.getByText('Opening in the lining: at least 60 mm')).toBeVisible();
+  await page.getByRole('link', { name: 'Change them on Build' }).click();
+  await expect(page).toHaveURL(/\/items\/odd-pouch\/blocks$/);
+});
