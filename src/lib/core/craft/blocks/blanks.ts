@@ -15,7 +15,8 @@ import type { BlockMaker } from './block';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
-const fields = {
+/** What is asked of it; a construction that is this block alone asks the same. */
+export const blankFields = {
   shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart'),
   width: length('Outer edge of the border, width', 60, 20, 200),
   height: length('Outer edge of the border, height', 60, 20, 200),
@@ -54,12 +55,12 @@ const OUTSIDE_MM = 0.5;
 const CUT_S = 45;
 
 /** Blanks cut from one sheet of felt, then laid one after another on film and stitched as patches. */
-export const blanks: BlockMaker<typeof fields> = {
+export const blanks: BlockMaker<typeof blankFields> = {
   kind: 'blanks',
   name: 'Patches on blanks',
   summary: 'Several blanks marked and cut from one hooping, then laid on film, stitched and edged there.',
   group: 'Hooping',
-  fields,
+  fields: blankFields,
   refuses: needsNoRing,
   make(site, p) {
     const marked = p.blanks === 'marked';

@@ -14,12 +14,13 @@ import { WASHES } from './lace';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
-const fields = {
+/** What is asked of it; a construction that is this block alone asks the same. */
+export const hemFields = {
   width: length('One repeat, width', 80, 30, 250),
   height: length('One repeat, height', 80, 30, 250),
   repeats: count('Repeats round the hem', 2, 1, 12, 'each is a hooping, lined up on the last'),
   layers: count('Layers of wash-away', 2, 2, 4),
-  trimmed: choice('Cloth under the lace', { yes: 'Trimmed after the tack-down', no: 'Stays' }, 'yes'),
+  trimCorner: choice('Cloth under the lace', { yes: 'Trimmed after the tack-down', no: 'Stays' }, 'yes'),
   made: choice(
     'The cloth is',
     { bought: 'Bought finished: a napkin, a handkerchief', cut: 'Cut for it' },
@@ -27,7 +28,7 @@ const fields = {
   ),
   clothWidth: onlyWhere(length('Its own width', 400, 60, 3000), 'made', 'bought'),
   clothHeight: onlyWhere(length('Its own height', 400, 60, 3000), 'made', 'bought'),
-  cloth: material('Cloth', { woven: 'Woven cotton or linen' }, ['woven', 'Table linen', '#efe9da']),
+  ground: material('Cloth', { woven: 'Woven cotton or linen' }, ['woven', 'Table linen', '#efe9da']),
   thread: thread('Thread, top and bobbin', 'Cream', '#efe3c4')
 } as const;
 
@@ -35,12 +36,12 @@ const fields = {
 const HEM_MM = 12;
 
 /** A hem or corner laid on wash-away and ended in lace, hooping by hooping. */
-export const hemRepeats: BlockMaker<typeof fields> = {
+export const hemRepeats: BlockMaker<typeof hemFields> = {
   kind: 'hem-repeats',
   name: 'Lace along a hem or corner',
   summary: 'The hem on its line, tacked, trimmed at the corner, lace over its edge; again in each hooping.',
   group: 'Hooping',
-  fields,
+  fields: hemFields,
   refuses: needsNoRing,
   make(site, p) {
     let cloth: string | undefined;
@@ -91,7 +92,7 @@ function repeat(site: Site, p: Answers, at: number, carried: string | undefined)
     }
   );
   site.stop(`tack-${at}`, stopPart(numbered('Tack-down'), 'tack-down', /tack/, [hem], hidden));
-  if (p.trimmed === 'yes') {
+  if (p.trimCorner === 'yes') {
     site.toTable();
     site.hand(`trim-${at}`, { do: 'trim', pieceIds: [cloth], lineId: corner, side: 'inside', margin: 0 });
   }
@@ -112,7 +113,7 @@ function repeat(site: Site, p: Answers, at: number, carried: string | undefined)
 
 /** What is bought is counted; else it is cut with room for its hem. */
 function theCloth(site: Site, p: Answers, covers: string): string {
-  return site.piece('cloth', site.label('Cloth'), p.cloth, 'applique', {
+  return site.piece('cloth', site.label('Cloth'), p.ground, 'applique', {
     covers,
     shows: 'front',
     ...(p.made === 'bought'

@@ -6,3 +6,7 @@ export { CLOTHS } from './hooping';
 export { SheetWork } from './sheetSteps';
 export { blockWords } from './words';
 export { APART_MM as LACE_APART_MM } from './lace';
+export { blankFields } from './blanks';
+export { hemFields } from './hemRepeats';
+export { segmentFields } from './laceSegments';
+export { severalFields } from './severalDesigns';

@@ -8,7 +8,8 @@ import type { Site } from './site';
 /** Stitches in one square millimetre of such lace. */
 const DENSITY = 1.1;
 
-const fields = {
+/** What is asked of it; a construction that is this block alone asks the same. */
+export const segmentFields = {
   width: length('One segment, width', 110, 40, 300),
   height: length('One segment, height', 160, 40, 350),
   segments: count('Segments', 2, 1, 6, 'each is one hooping; every other one is mirrored'),
@@ -23,12 +24,12 @@ const fields = {
 } as const;
 
 /** Long segments of lace on stretch mesh, each a hooping, every other one mirrored. */
-export const laceSegments: BlockMaker<typeof fields> = {
+export const laceSegments: BlockMaker<typeof segmentFields> = {
   kind: 'lace-segments',
   name: 'Segments of lace on stretch mesh',
   summary: 'Mesh over wash-away, one long stop to a segment, as many hoopings as there are segments.',
   group: 'Hooping',
-  fields,
+  fields: segmentFields,
   refuses: needsNoRing,
   make(site, p) {
     if (p.colours === 'one-run') site.s.oneColour();

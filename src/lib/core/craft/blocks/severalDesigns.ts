@@ -5,7 +5,8 @@ import type { BlockMaker } from './block';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
-const fields = {
+/** What is asked of it; a construction that is this block alone asks the same. */
+export const severalFields = {
   school: choice(
     'What is stitched',
     {
@@ -28,12 +29,12 @@ type Answers = Parameters<(typeof severalDesigns)['make']>[1];
 const APART_MM = 24;
 
 /** A design several times in one hooping: on several napkins, or on the corners of one. */
-export const severalDesigns: BlockMaker<typeof fields> = {
+export const severalDesigns: BlockMaker<typeof severalFields> = {
   kind: 'several-designs',
   name: 'Napkins, or corners of one, in one hooping',
   summary: 'Napkins side by side on sticky stabiliser, or one napkin lifted and laid again corner by corner.',
   group: 'Hooping',
-  fields,
+  fields: severalFields,
   refuses: needsNoRing,
   make(site, p) {
     const { s } = site;

@@ -9,7 +9,7 @@ import {
   type AnswersOf
 } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
-import { block, outlineOf } from './recipe';
+import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   shape: outline('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
@@ -43,17 +43,7 @@ export const borderPatch: Construction<typeof FIELDS> = {
   fields: FIELDS,
   draft: outlineOf,
   recipe: (p) => [
-    block(
-      'hooping',
-      'hooping',
-      {
-        stabiliser: p.stabiliser,
-        layers: p.layers,
-        ground: 'hooped',
-        cloth: p.ground
-      },
-      'Patch'
-    ),
+    hoopedGround(p, 'Patch'),
     block('colours', 'details', {
       where: 'all',
       inside: p.borderWidth / 2 + p.designGap,

@@ -1,6 +1,6 @@
 import { choice, length, material, stabiliserFields, thread } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
-import { block, outlineOf } from './recipe';
+import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   width: length('Both pieces, width', 100, 40, 300),
@@ -33,17 +33,7 @@ export const joinedApplique: Construction<typeof FIELDS> = {
   draft: ({ width, height }) =>
     outlineOf({ shape: 'rectangle', width: width + SATIN_MM, height: height + SATIN_MM }, 'satin edge'),
   recipe: (p) => [
-    block(
-      'hooping',
-      'hooping',
-      {
-        stabiliser: p.stabiliser,
-        layers: p.layers,
-        ground: 'hooped',
-        cloth: p.ground
-      },
-      'Ground'
-    ),
+    hoopedGround(p),
     block('pieces', 'joined', {
       width: p.width,
       height: p.height,

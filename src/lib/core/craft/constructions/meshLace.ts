@@ -1,28 +1,14 @@
-import { choice, count, length, material, thread } from '$lib/core/craft/sequence';
+import { segmentFields } from '$lib/core/craft/blocks';
 import type { Construction } from './construction';
 import { block, outlineOf } from './recipe';
 
-const FIELDS = {
-  width: length('One segment, width', 110, 40, 300),
-  height: length('One segment, height', 160, 40, 350),
-  segments: count('Segments', 2, 1, 6, 'each is one hooping; every other one is mirrored'),
-  layers: count('Layers of wash-away', 1, 1, 3),
-  colours: choice(
-    'Colours of the lace',
-    { 'one-run': 'All as one run, in one thread', apart: 'Each in its own thread' },
-    'one-run'
-  ),
-  mesh: material('Mesh', { 'stretch-mesh': 'Stretch mesh' }, ['stretch-mesh', 'Stretch mesh', '#d8d2cc']),
-  thread: thread('Thread', 'Fern green', '#4d7148')
-};
-
 /** A border of lace on stretch mesh, segment by segment, sewn to a tube. */
-export const meshLace: Construction<typeof FIELDS> = {
+export const meshLace: Construction<typeof segmentFields> = {
   kind: 'mesh-lace',
   name: 'Lace on stretch mesh',
   summary:
     'Long lace segments on mesh over wash-away, repeated and mirrored, sewn to a strip, rinsed at the end.',
-  fields: FIELDS,
+  fields: segmentFields,
   draft: ({ width, height }) => outlineOf({ shape: 'rectangle', width, height }),
   recipe: (p) => [
     block('segments', 'lace-segments', p),

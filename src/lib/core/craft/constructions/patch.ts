@@ -8,7 +8,7 @@ import {
   threads
 } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
-import { block, outlineOf } from './recipe';
+import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
@@ -36,17 +36,7 @@ export const patch: Construction<typeof FIELDS> = {
   fields: FIELDS,
   draft: outlineOf,
   recipe: (p) => [
-    block(
-      'hooping',
-      'hooping',
-      {
-        stabiliser: p.stabiliser,
-        layers: p.layers,
-        ground: 'hooped',
-        cloth: p.ground
-      },
-      'Ground'
-    ),
+    hoopedGround(p),
     block('colours', 'details', {
       where: 'all',
       inside: p.borderWidth / 2 + p.designGap,

@@ -1,6 +1,6 @@
 import { choice, hold, length, material, outline, stabiliserFields, thread } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
-import { block, outlineOf } from './recipe';
+import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   shape: outline('rounded', 'oval', 'rectangle', 'tab', 'shield', 'heart'),
@@ -27,17 +27,7 @@ export const pilePatch: Construction<typeof FIELDS> = {
       edge === 'satin' ? 'satin edge' : 'zigzag'
     ),
   recipe: (p) => [
-    block(
-      'hooping',
-      'hooping',
-      {
-        stabiliser: p.stabiliser,
-        layers: p.layers,
-        ground: 'hooped',
-        cloth: p.ground
-      },
-      'Ground'
-    ),
+    hoopedGround(p),
     block(
       'pile',
       'applique',

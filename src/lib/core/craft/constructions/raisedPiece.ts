@@ -1,6 +1,6 @@
 import { length, material, stabiliserFields, thread } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
-import { block, outlineOf } from './recipe';
+import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   width: length('The piece, across', 90, 40, 200),
@@ -30,17 +30,7 @@ export const raisedPiece: Construction<typeof FIELDS> = {
   fields: FIELDS,
   draft: ({ width }) => outlineOf({ shape: 'oval', width, height: width }, 'loose petals'),
   recipe: (p) => [
-    block(
-      'hooping',
-      'hooping',
-      {
-        stabiliser: p.stabiliser,
-        layers: p.layers,
-        ground: 'hooped',
-        cloth: p.ground
-      },
-      'Ground'
-    ),
+    hoopedGround(p),
     block('petals', 'raised', { width: p.width, held: p.centre / 2, cloth: p.petals, thread: p.ring }),
     block('middle', 'raised-centre', { width: p.centre, cloth: p.middle, thread: p.ring }),
     block(

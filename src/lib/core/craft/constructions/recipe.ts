@@ -1,6 +1,6 @@
 import type { Outline } from '$lib/core/base/geometry';
 import { Sequence } from '$lib/core/craft/sequence';
-import type { Block } from '$lib/core/documents/item';
+import type { Block, Material } from '$lib/core/documents/item';
 
 /**
  * The outline of an item that is made of blocks.
@@ -25,4 +25,13 @@ interface Size {
 /** A block of a recipe. */
 export function block(id: string, kind: string, answers: Block['answers'] = {}, name?: string): Block {
   return { id, kind, answers, ...(name !== undefined && { name }) };
+}
+
+/** Cloth hooped with its stabiliser, as a patch or an appliqué begins. */
+export function hoopedGround(
+  { stabiliser, layers, ground }: { stabiliser: string; layers: number; ground: Material },
+  name = 'Ground',
+  more: Block['answers'] = {}
+): Block {
+  return block('hooping', 'hooping', { stabiliser, layers, ground: 'hooped', cloth: ground, ...more }, name);
 }
