@@ -13,6 +13,8 @@ mkdirSync(`${root}test-results`);
 
 let passed = 0;
 let failed = 0;
+/** What failed, told once more at the end: the first of it is far up by then. */
+const failures = [];
 const began = Date.now();
 
 /** Runs a command to its end; what it says is kept together. */
@@ -33,7 +35,10 @@ function finished(name, command, args, env = {}) {
 /** A check that passes or fails as a whole. */
 const check = (name, command, args) => async () => {
   if ((await finished(name, command, args)) === 0) passed++;
-  else failed++;
+  else {
+    failed++;
+    failures.push(`${name}: see above`);
+  }
 };
 
 /** Counts a suite that writes its own counts; one that ends badly without a failed test counts as one. */
@@ -42,7 +47,10 @@ function counted(code, report, count) {
   const counts = existsSync(file) ? count(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
   passed += counts.passed;
   failed += counts.failed;
-  if ((code !== 0 && counts.failed === 0) || (code === 0 && counts.passed === 0)) failed++;
+  if ((code !== 0 && counts.failed === 0) || (code === 0 && counts.passed === 0)) {
+    failed++;
+    failures.push(`${report}: ended with code ${code} and no count`);
+  }
 }
 
 /** Every test with how long it took, ms. */
@@ -65,8 +73,9 @@ const unitTests = (half) => async () => {
     .map((name) => `tests/unit/${name}`);
   const args = ['mocha', '--reporter', 'scripts/mocha-reporter.mjs', ...files];
   const code = await finished(`Unit tests, half ${half + 1}`, 'npx', args, { UNIT_REPORT: report });
-  counted(code, report, ({ stats, times: own }) => {
+  counted(code, report, ({ stats, times: own, failures: told }) => {
     times.push(...own);
+    failures.push(...told);
     return { passed: stats.passes, failed: stats.failures };
   });
 };
@@ -86,7 +95,10 @@ await sideBySide(
   [
     async () => {
       built = (await finished('Build', 'npm', ['run', '--silent', 'build'])) === 0;
-      if (!built) failed++;
+      if (!built) {
+        failed++;
+        failures.push('Build: see above');
+      }
     },
     unitTests(0),
     unitTests(1),
@@ -109,6 +121,8 @@ if (built) {
 console.log('\nThe slowest ten tests:');
 for (const { title, ms } of times.toSorted((a, b) => b.ms - a.ms).slice(0, 10))
   console.log(`${String(Math.round(ms / 1000)).padStart(5)} s  ${title}`);
+if (failures.length > 0) console.log('\nWhat failed, apart from the browser tests listed above:');
+for (const each of failures) console.log(`  ${each.slice(0, 2000)}`);
 console.log(`\nIn ${Math.round((Date.now() - began) / 1000)} s`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

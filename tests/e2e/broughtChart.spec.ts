@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { loadDemo } from './support/page';
+import { expect, loadDemo, test } from './support/page';
 
 const CHART = `1 placement grey 118
 2 tack-down grey 121

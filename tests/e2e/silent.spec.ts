@@ -1,9 +1,4 @@
-import type { Locator, Page } from '@playwright/test';
-import { expect, loadDemo, stitchIt, test } from './support/page';
-
-const blocksOn = (page: Page): Locator =>
-  page.getByRole('navigation', { name: 'The item, block by block' }).getByRole('listitem');
-const pressBlock = (block: Locator): Promise<void> => block.locator('button[title^="Alt"]').click();
+import { blocksOn, expect, loadDemo, pressBlock, stitchIt, test } from './support/page';
 
 test('a block is taken out, stays out, and comes back by undo', async ({ page }) => {
   await loadDemo(page);

@@ -42,6 +42,34 @@ describe('an item kept from before its construction was a recipe', () => {
     expect(larger.variants[0]?.size.width).to.equal(40);
     expect(brokenReferences(larger)).to.deep.equal([]);
   });
+  it('keeps them however much is put together beside it', () => {
+    const tab = demoItem('badger-tab');
+    const own = [1, 2, 3, 4, 5, 6].map((at) => ({
+      id: `more-${at}`,
+      kind: 'applique',
+      answers: { width: 6, height: 6 }
+    }));
+    const blocks = (blocksOf(tab) ?? []).flatMap((block) =>
+      block.id === 'details' ? [block, ...own] : [block]
+    );
+    const built = remake(tab, tab.params, blocks);
+    if (!built.ok) throw new Error(built.problems.join(' '));
+    const noted = editStep(built.item, 'lay-back', { note: 'The soft side out.' });
+    const larger = remade(noted, { height: 100 });
+    expect(ids(larger)).to.deep.equal(ids(noted));
+    expect(larger.steps.find(({ id }) => id === 'lay-back')?.note).to.equal('The soft side out.');
+  });
+  it('says of nothing that it was changed by hand where nobody did', () => {
+    const tab = demoItem('badger-tab');
+    const closed = remake(tab, { ...tab.params, closing: 'eyelet' }, blocksOf(tab));
+    expect(closed.ok && closed.lost).to.deep.equal([]);
+    const noted = remake(
+      editStep(tab, 'punch', { note: 'Twice.' }),
+      { ...tab.params, closing: 'eyelet' },
+      null
+    );
+    expect(noted.ok && noted.lost).to.deep.equal(['Changed by you: Punch 2 holes.']);
+  });
   it('knows the block each of its steps comes from', () => {
     const blocks = stepBlocks(demoItem('badger-tab'));
     expect([blocks.get('lay-back'), blocks.get('lay-front'), blocks.get('cut-out')]).to.deep.equal([

@@ -194,3 +194,39 @@ describe('more everyday items of blocks', () => {
       expect(endOf(item).front.filter((shown) => meant.includes(shown))).to.deep.equal([]);
     });
 });
+
+describe('pieces under one placement line', () => {
+  const felt = { kind: 'felt', name: 'Felt', colour: '#6d1f31' };
+  for (const method of ['trim', 'pre-cut', 'laid'])
+    for (const edge of ['satin', 'blanket', 'later', 'raw'])
+      for (const trims of method === 'trim' ? ['machine', 'table'] : ['machine'])
+        it(`come out ${method}, ${edge}, ${trims}: laid in one trip, the hoop on wherever it stitches`, () => {
+          const made = composed(
+            blocksOf(
+              CLOTH,
+              [
+                'pieces',
+                {
+                  method,
+                  edge,
+                  trims,
+                  pieces: 3,
+                  apart: 36,
+                  width: 30,
+                  height: 30,
+                  first: felt,
+                  second: felt
+                }
+              ],
+              ...(edge === 'later' ? ['later-edges'] : []),
+              'finishing'
+            )
+          );
+          expect(made.troubles).to.deep.equal([]);
+          expect(saidOf(itemOf(made))).to.deep.equal([]);
+          const does = made.pattern.entries.map((entry) => (entry.kind === 'hand' ? entry.op.do : 'stitch'));
+          const off = does.filter((each) => each === 'hoop-off').length;
+          // Off once for what is fused, once for each that is trimmed on the table, and once in the end.
+          expect(off).to.equal(1 + (method === 'pre-cut' ? 1 : 0) + (trims === 'table' ? 3 : 0));
+        });
+});

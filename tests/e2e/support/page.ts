@@ -63,3 +63,10 @@ export function cutPiece(page: Page, name: string): Locator {
     .getByRole('listitem')
     .filter({ hasText: new RegExp(`^\\s*\\d+\\s*×\\s*${name} `) });
 }
+
+/** The blocks of the item on Build, in their order. */
+export const blocksOn = (page: Page): Locator =>
+  page.getByRole('navigation', { name: 'The item, block by block' }).getByRole('listitem');
+
+/** Opens a block of the list. */
+export const pressBlock = (block: Locator): Promise<void> => block.locator('button[title^="Alt"]').click();

@@ -3,7 +3,7 @@ import {
   blanketPhase,
   choice,
   type DetailColour,
-  heldAs,
+  heldOn,
   hold,
   type HeldBy,
   MATERIALS,
@@ -20,7 +20,7 @@ const INSIDE_MM = 2;
 /** Cut a little outside what covers the edge, flush at a zigzag, and farther out where only a run holds it, mm. */
 const TRIMMED_MM = { covered: 0.5, zigzag: 0.5, raw: 2 } as const;
 const ZIGZAG_MM = 2.5;
-export const EDGE_MM = { satin: 3.5, blanket: 3, motif: 5, zigzag: 3 } as const;
+const EDGE_MM = { satin: 3.5, blanket: 3, motif: 5, zigzag: 3 } as const;
 
 /** Asks how a piece is cut, tacked, held and edged. */
 export const pieceFields = {
@@ -150,7 +150,6 @@ export function webBehind(site: Site, pieceIds: string[], manner: Manner): void 
 /** Lays a piece; fused ones want the hoop on the table. */
 export function laidOn(site: Site, pieceId: string, p: OnePiece): void {
   const { method, cloth, shape, held } = p;
-  const by = cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held;
   site.s.must(
     site.hand(
       named(p, 'lay'),
@@ -161,7 +160,7 @@ export function laidOn(site: Site, pieceId: string, p: OnePiece): void {
         face: 'up',
         covers: shape,
         ...(method === 'trim' && { over: 12 }),
-        hold: method === 'pre-cut' ? { by: 'fuse' } : heldAs(by)
+        hold: method === 'pre-cut' ? { by: 'fuse' } : heldOn(cloth, held)
       },
       method === 'pre-cut' ? { note: 'Peel the paper. On a felt mat.' } : {}
     )
@@ -175,6 +174,7 @@ export function tackedAndTrimmed(site: Site, pieceId: string, p: OnePiece): void
   if (raw && method !== 'trim') tackInside(site, p);
   if (method === 'pre-cut' || (raw && method === 'laid')) return;
   const zigzag = tack === 'zigzag' && method === 'trim';
+  site.toMachine();
   const tacked = site.stop(named(p, 'tack'), {
     ...stopPart(zigzag ? `${label}: zigzag tack-down` : `${label}: tack-down`, 'tack-down', /tack|fix|zig/, [
       shape
@@ -227,6 +227,7 @@ function tackInside(site: Site, p: OnePiece): void {
     `${label}: inside its edge`,
     inset(site.s.pathOf(shape), INSIDE_MM)
   );
+  site.toMachine();
   site.stop(named(p, 'tack'), {
     ...stopPart(`${label}: tack-down`, 'tack-down', /tack|fix/, [line], { visible: 'front' }),
     thread

@@ -3,6 +3,7 @@ import {
   choice,
   count,
   heldAs,
+  heldOn,
   hold,
   length,
   material,
@@ -93,9 +94,8 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
     site.freeHolds();
     site.freeToppings();
     if (fastener) s.must(site.hand('zip-open', { do: 'zip', pieceId: fastener.id, to: 'three-quarters' }));
-    const held = p.cloth.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held;
     // Pins would stand in the seam where the two overlap.
-    if (envelope) envelopeBacks(site, p.cloth, held === 'pins' ? 'tape' : held);
+    if (envelope) envelopeBacks(site, p.cloth, p.held === 'pins' ? 'tape' : p.held);
     else {
       const piece = site.piece('back', site.label('Back'), p.cloth, 'backing', {
         covers: frame.seamId,
@@ -109,7 +109,7 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
           face: 'down',
           covers: frame.seamId,
           over: 20,
-          hold: heldAs(held)
+          hold: heldOn(p.cloth, p.held)
         })
       );
     }
@@ -240,7 +240,7 @@ export const backUnder: BlockMaker<typeof underFields> = {
       face: 'down',
       covers: frame.seamId,
       over: 20,
-      hold: heldAs(cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held)
+      hold: heldOn(cloth, held)
     });
     s.must(laid);
     site.toMachine('Support the back while the hoop goes on.');

@@ -79,9 +79,7 @@ export const blanks: BlockMaker<typeof blankFields> = {
       plies: 2
     });
     site.s.ends({ edge: 'satin border', size, finished: { width: p.width, height: p.height } });
-    site.toTable();
-    const looked = site.hand('inspect', { do: 'inspect' });
-    const out = site.hand('unhoop', { do: 'unhoop' }, { needs: [looked] });
+    const out = site.outOfTheRing();
     site.hand(
       'pop-out',
       { do: 'topping-off', pieceId: film },

@@ -1,8 +1,9 @@
 import type { Path } from '$lib/core/base/geometry';
-import { choice, count, heldAs, hold, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
+import { choice, count, heldOn, hold, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
 import type { Layer } from '$lib/core/craft/stack';
 import { isStabiliserKind } from '$lib/core/documents/item';
 import type { BlockMaker, Refusal } from './block';
+import { saidName } from './layPiece';
 import { stitchDown } from './piece';
 import { edgeField } from './pieceFields';
 import { beforeClosing } from './refusals';
@@ -44,7 +45,7 @@ export const carried: BlockMaker<typeof fields> = {
   make(site, p) {
     const main = madeIn(site.standing, p.from);
     if (!main) return;
-    const label = site.label(main.name.charAt(0) + main.name.slice(1).toLowerCase());
+    const label = site.label(saidName(main));
     const cut = p.place === 'cut' ? cutPath(site) : undefined;
     const area = site.line('area', `Place of the ${main.name.toLowerCase()}`, cut ?? spotPath(p));
     site.toMachine();
@@ -63,7 +64,7 @@ export const carried: BlockMaker<typeof fields> = {
           side: 'above',
           face: p.lies,
           covers: area,
-          hold: heldAs(main.material.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held)
+          hold: heldOn(main.material, p.held)
         },
         p.held === 'glue' ? { note: 'Hold the edge down with an awl while the first pass runs.' } : {}
       )

@@ -1,5 +1,14 @@
 import { type Piece, sinksIn } from '$lib/core/documents/item';
-import { choice, heldAs, hold, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
+import {
+  choice,
+  heldAs,
+  heldOn,
+  hold,
+  material,
+  MATERIALS,
+  stopPart,
+  thread
+} from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
 import { beforeClosing, noTopping } from './refusals';
@@ -72,7 +81,7 @@ export const front: BlockMaker<typeof frontFields> = {
       face: 'up',
       covers: seamId,
       over: 12,
-      hold: heldAs(cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held)
+      hold: heldOn(cloth, held)
     });
     site.s.must(laid);
     if (lines === 'none') return;
@@ -157,6 +166,13 @@ export const batting: BlockMaker<typeof battingFields> = {
     site.trimToSeam();
   }
 };
+
+/** Film laid on pile under what is stitched next; gives its piece. */
+export function filmOver(site: Site, covers: string): string {
+  const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers });
+  site.hand('topping-on', { do: 'topping-on', pieceId: film });
+  return film;
+}
 
 const toppingFields = { pins: hold('Held with', 'pins') } as const;
 

@@ -5,11 +5,12 @@ import {
   edgePhases,
   FIRST_PASS_SPM,
   length,
-  MATERIALS,
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
+import { FRAYS, PILE } from '$lib/core/documents/item';
 import type { BlockMaker, Refusal } from './block';
+import { filmOver } from './cloth';
 import { satinFrame } from './frame';
 import { beforeClosing, notReadyMade, STAYS_WHOLE } from './refusals';
 import type { Standing } from './standing';
@@ -32,9 +33,6 @@ function onlyGlued({ hoop, ring }: Standing, pieceId: string): boolean {
     )
   );
 }
-
-/** Cloth whose edge must be covered. */
-const FRAYS: readonly string[] = ['woven', 'canvas', 'knit', 'towelling'];
 
 const satinFields = {
   width: length('Width of the satin', 4, 2, 10),
@@ -72,10 +70,7 @@ export const edgeSatin: BlockMaker<typeof satinFields> = {
       site.toTable();
       site.freeHolds();
     }
-    if (top && toppings.length === 0 && ['towelling', 'fleece'].includes(top.material.kind)) {
-      const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: frame.outlineId });
-      site.hand('topping-on', { do: 'topping-on', pieceId: film });
-    }
+    if (top && PILE.includes(top.material.kind) && toppings.length === 0) filmOver(site, frame.outlineId);
     const { under, top: edged } = site.standing;
     // Its back is seen where there is a back, and another colour may be wound already: the bobbin has the edge’s.
     const wound = s.sofar.entries.some((entry) => entry.kind === 'hand' && entry.op.do === 'bobbin');

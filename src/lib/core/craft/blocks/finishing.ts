@@ -1,6 +1,12 @@
-import { choice, length } from '$lib/core/craft/sequence';
-import { isStabiliserKind, type MaterialKind, type Piece } from '$lib/core/documents/item';
-import type { AnswersOf } from '$lib/core/craft/sequence';
+import { type AnswersOf, choice, length } from '$lib/core/craft/sequence';
+import {
+  FRAYS,
+  isStabiliserKind,
+  type MaterialKind,
+  PILE,
+  type Piece,
+  WASHES_OUT
+} from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
 import { needsRing } from './refusals';
 import type { Site } from './site';
@@ -40,9 +46,6 @@ type Answers = AnswersOf<typeof fields>;
 const ROUGHLY_MM = 15;
 /** Wash-away is left round an edge: to hold it by while it is dipped, or little where all of it is rinsed out, mm. */
 const LEFT_MM = { edges: 25, whole: 5, later: 5 } as const;
-/** Cloth whose cut edge is sealed before it is cut. */
-const SEALED: readonly MaterialKind[] = ['woven', 'canvas', 'knit', 'towelling'];
-const PILE: readonly MaterialKind[] = ['towelling', 'fleece'];
 
 /** Out of the hoop for good: stabiliser off as its kind wants, cut out as its edge wants, turned where it is closed. */
 export const finishing: BlockMaker<typeof fields> = {
@@ -155,7 +158,7 @@ interface Out {
 function openOut(site: Site, p: Answers, on: Out): void {
   const { frame } = site;
   const { base, out, hooped } = on;
-  const washes = base?.includes('wash-away') === true;
+  const washes = base !== undefined && WASHES_OUT.includes(base);
   const edged = site.standing.edged && frame.edge !== 'none';
   const lace = laceLines(site);
   if (edged && frame.edge === 'satin' && washes) {
@@ -239,7 +242,7 @@ function cutClose(site: Site, { beyond, behind, then }: Answers, { out, hooped }
     );
     before.push(site.hand('adhesive', { do: 'heat-adhesive', pieceId: adhesive }, { needs: [...before] }));
   }
-  if (hooped.some(({ material }) => SEALED.includes(material.kind))) {
+  if (hooped.some(({ material }) => FRAYS.includes(material.kind))) {
     const sealed = site.hand('fray', { do: 'fray-fluid', lineId: outlineId }, { needs: [out] });
     before.push(site.hand('fray-dry', { do: 'wait', why: 'fray-fluid' }, { needs: [sealed] }));
   }
@@ -261,9 +264,9 @@ function pressedFrom(site: Site, wish: Answers['pressed']): 'front' | 'back' | n
   return site.frame.edge === 'satin' && vinyl.every(({ shows }) => shows === 'back') ? 'front' : null;
 }
 
-function stabiliserOff(site: Site, kind: string | undefined, out: string): void {
+function stabiliserOff(site: Site, kind: MaterialKind | undefined, out: string): void {
   if (kind === 'tear-away') site.hand('tear-away', { do: 'tear-away' }, { needs: [out] });
-  else if (kind?.includes('wash-away')) site.hand('rinse', { do: 'rinse' }, { needs: [out] });
+  else if (kind && WASHES_OUT.includes(kind)) site.hand('rinse', { do: 'rinse' }, { needs: [out] });
   else if (kind)
     site.hand(
       'trim-stabiliser',

@@ -9,8 +9,8 @@ import {
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
+import { WASHES_OUT } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
-import { WASHES } from './lace';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
@@ -102,12 +102,10 @@ function repeat(site: Site, p: Answers, at: number, carried: string | undefined)
     protected: true,
     ...(at === 1 ? { thread: p.thread } : { threadOf: site.key('lace-1') })
   });
-  site.toTable();
-  const looked = site.hand(`inspect-${at}`, { do: 'inspect' });
-  site.hand(`unhoop-${at}`, { do: 'unhoop' }, { needs: [looked, lace] });
+  site.outOfTheRing(`-${at}`, [lace]);
   site.freeHolds();
   s.must(laid, lace);
-  s.truth({ kind: 'stabiliser', pieceId: base, kinds: [...WASHES], plies: 2 });
+  s.truth({ kind: 'stabiliser', pieceId: base, kinds: [...WASHES_OUT], plies: 2 });
   return cloth;
 }
 

@@ -43,9 +43,7 @@ export const hoopAgain: BlockMaker<typeof fields> = {
     const cloth = ring.filter(isCloth);
     const base = ring.find(({ material }) => isStabiliserKind(material.kind));
     if (p.marks === 'stitched') crosses(site, p);
-    site.toTable();
-    const looked = site.hand('inspect', { do: 'inspect' }, { needs: s.before });
-    const out = site.hand('unhoop', { do: 'unhoop' }, { needs: [looked] });
+    const out = site.outOfTheRing('', s.before);
     if (base?.material.kind === 'tear-away') site.hand('tear-away', { do: 'tear-away' }, { needs: [out] });
     const at = s.sofar.hoopings.length + 1;
     const fresh = site.piece('stabiliser', 'Stabiliser', base?.material ?? MATERIALS.tearAway, 'hooped', {

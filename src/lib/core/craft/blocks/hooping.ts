@@ -1,7 +1,7 @@
 import {
   choice,
   count,
-  heldAs,
+  heldOn,
   hold,
   length,
   material,
@@ -12,12 +12,13 @@ import {
   stabiliserWords,
   stopPart
 } from '$lib/core/craft/sequence';
-import type { Piece } from '$lib/core/documents/item';
+import type { Hold, Piece } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
-const CLOTHS = {
+/** Cloth a block can ask for. */
+export const CLOTHS = {
   woven: 'Woven cotton or linen',
   canvas: 'Canvas',
   felt: 'Felt',
@@ -125,21 +126,17 @@ export const hooping: BlockMaker<typeof fields> = {
       );
       ring.push(batting);
     }
-    // Felt shifts on cutaway while it is hooped.
-    const shifts = hooped && cloth.kind === 'felt' && LASTS.includes(stabiliser);
-    if (hooped)
-      ring.push(
-        fused(
-          site.piece('cloth', site.label('Front'), cloth, 'hooped', {
-            shows: 'front',
-            ...backed,
-            ...cutAs(p)
-          })
-        )
-      );
-    const felt = shifts ? ring.at(-1) : undefined;
-    if (felt !== undefined)
-      site.hand('spray', { do: 'spray', pieceId: felt }, { note: 'On to the cutaway.' });
+    if (hooped) {
+      const piece = site.piece('cloth', site.label('Front'), cloth, 'hooped', {
+        shows: 'front',
+        ...backed,
+        ...cutAs(p)
+      });
+      ring.push(fused(piece));
+      // Felt shifts on cutaway while it is hooped.
+      if (cloth.kind === 'felt' && LASTS.includes(stabiliser))
+        site.hand('spray', { do: 'spray', pieceId: piece }, { note: 'On to the cutaway.' });
+    }
     const at = s.sofar.hoopings.length + 1;
     s.hoop(site.newHooping(), at === 1 ? 'Hooping' : `Hooping ${at}`, ring, { sticky });
     if (ground === 'floated') {
@@ -148,11 +145,7 @@ export const hooping: BlockMaker<typeof fields> = {
         shows: 'front',
         ...backed
       });
-      floated(
-        site,
-        fused(piece),
-        sticky ? 'nothing' : cloth.kind === 'vinyl' && held === 'pins' ? 'tape' : held
-      );
+      floated(site, fused(piece), sticky ? { by: 'nothing' } : heldOn(cloth, held));
     }
   }
 };
@@ -166,7 +159,7 @@ function cutAs(p: Answers): Partial<Pick<Piece, 'overrides' | 'sewnUp'>> {
   return { overrides: { ...(p.wide > 0 && { width: p.wide }), ...(p.high > 0 && { height: p.high }) } };
 }
 
-function floated(site: Site, pieceId: string, held: 'tape' | 'spray' | 'glue' | 'pins' | 'nothing'): void {
+function floated(site: Site, pieceId: string, hold: Hold): void {
   site.hand('lay', {
     do: 'lay',
     pieceId,
@@ -174,10 +167,10 @@ function floated(site: Site, pieceId: string, held: 'tape' | 'spray' | 'glue' | 
     face: 'up',
     covers: site.frame.seamId,
     over: 12,
-    hold: held === 'nothing' ? { by: 'nothing' } : heldAs(held)
+    hold
   });
   // Nothing more is needed where it sticks.
-  if (held === 'nothing') return;
+  if (hold.by === 'nothing') return;
   site.toMachine();
   site.stop('tack', {
     ...stopPart('Tack-down', 'tack-down', /tack|fix|outline/, [site.frame.seamId], { visible: 'hidden' }),
@@ -185,6 +178,3 @@ function floated(site: Site, pieceId: string, held: 'tape' | 'spray' | 'glue' | 
   });
   site.freeHolds();
 }
-
-/** The stabilisers a block can ask for. */
-export { CLOTHS };

@@ -1,13 +1,11 @@
 import { shifted } from '$lib/core/base/geometry';
 import { choice, count, type PatternEntry, stopPart, thread, threads } from '$lib/core/craft/sequence';
-import type { MaterialKind } from '$lib/core/documents/item';
+import { WASHES_OUT } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
 import { needsRing } from './refusals';
 import type { Site } from './site';
 import { spotFields, spotPath } from './spots';
 
-/** Stabilisers that leave nothing but the thread. */
-export const WASHES: readonly MaterialKind[] = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'];
 /** Between parts in one hoop, mm. */
 export const APART_MM = 8;
 
@@ -35,7 +33,7 @@ export const lacePart: BlockMaker<typeof fields> = {
     (standing.covered || standing.under
       ? { why: 'A back would be stitched into the lace.', repair: 'Move it before the back.' }
       : standing.ring
-            .filter(({ material }) => material.kind.includes('wash-away'))
+            .filter(({ material }) => WASHES_OUT.includes(material.kind))
             .reduce((sum, { plies }) => sum + plies, 0) >= 2
         ? null
         : {
@@ -77,8 +75,8 @@ export const lacePart: BlockMaker<typeof fields> = {
     });
     site.s.must(bobbin, lace);
     for (const line of lines) for (const tack of tacksIn(site, line)) site.s.threadsLike(tack, lace);
-    const carrier = site.standing.ring.find(({ material }) => material.kind.includes('wash-away'));
-    if (carrier) site.s.truth({ kind: 'stabiliser', pieceId: carrier.id, kinds: [...WASHES], plies: 2 });
+    const carrier = site.standing.ring.find(({ material }) => WASHES_OUT.includes(material.kind));
+    if (carrier) site.s.truth({ kind: 'stabiliser', pieceId: carrier.id, kinds: [...WASHES_OUT], plies: 2 });
   }
 };
 

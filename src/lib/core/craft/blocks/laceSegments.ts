@@ -1,7 +1,7 @@
 import { box } from '$lib/core/base/geometry';
 import { choice, count, length, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
+import { WASHES_OUT } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
-import { WASHES } from './lace';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
@@ -69,9 +69,7 @@ function segment(site: Site, p: Parameters<(typeof laceSegments)['make']>[1], at
     // A bobbin cannot last: the halts are planned where the segment is least dense.
     estimate: [{ stitches: Math.ceil(p.width * p.height * DENSITY), length: 2.2, attended: false }]
   });
-  site.toTable();
-  const looked = site.hand(`inspect-${at}`, { do: 'inspect' });
-  site.hand(`unhoop-${at}`, { do: 'unhoop' }, { needs: [looked] });
+  site.outOfTheRing(`-${at}`);
   s.must(lace, ...(at === 1 ? [bobbin] : []));
-  s.truth({ kind: 'stabiliser', pieceId: base, kinds: [...WASHES], plies: 1 });
+  s.truth({ kind: 'stabiliser', pieceId: base, kinds: [...WASHES_OUT], plies: 1 });
 }

@@ -1,8 +1,9 @@
 import { box, extentsOfAll } from '$lib/core/base/geometry';
-import { length, MATERIALS, thread } from '$lib/core/craft/sequence';
+import { length, thread } from '$lib/core/craft/sequence';
 import { sinksIn } from '$lib/core/documents/item';
 import { edgedPieces } from './appliquePiece';
 import type { BlockMaker } from './block';
+import { filmOver } from './cloth';
 import { beforeClosing } from './refusals';
 import type { Site } from './site';
 import { unedged } from './unedged';
@@ -56,8 +57,6 @@ function onPile(site: Site, lines: string[]): string | undefined {
     'Topping',
     box(minX - BEYOND_MM, minY - BEYOND_MM, maxX + BEYOND_MM, maxY + BEYOND_MM)
   );
-  const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers });
   site.toTable();
-  site.hand('topping-on', { do: 'topping-on', pieceId: film });
-  return film;
+  return filmOver(site, covers);
 }

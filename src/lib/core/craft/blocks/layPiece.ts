@@ -1,6 +1,10 @@
 import type { Hold, Material, Piece } from '$lib/core/documents/item';
 import type { Site } from './site';
 
+/** A piece as a sentence names it. @example saidName({ name: 'LOWER FRONT' }) // 'Lower front' */
+export const saidName = ({ name }: Pick<Piece, 'name'>): string =>
+  name.charAt(0) + name.slice(1).toLowerCase();
+
 /** A piece of cloth, whatever it is, and how it lies in the hoop. */
 interface Lying {
   /** Its part of the block’s names, and that of the step that lays it. */

@@ -1,9 +1,9 @@
 import { offsetPath, segment, shifted } from '$lib/core/base/geometry';
 import { choice, count, length, MATERIALS, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
+import { WASHES_OUT } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
-import { WASHES } from './lace';
 import { needsSurface, noTopping } from './refusals';
-import { spotFields, spotPath } from './spots';
+import { fromTheMiddle, spotFields, spotPath } from './spots';
 import type { Site } from './site';
 
 const SATIN_MM = 3;
@@ -42,7 +42,7 @@ export const cutworkOpening: BlockMaker<typeof windowFields> = {
         repair: 'Leave batting, panels and strips out, or the window.'
       };
     if (standing.under) return { why: 'The back lies under the window.', repair: 'Move it before the back.' };
-    const washes = standing.ring.some(({ material }) => material.kind.includes('wash-away'));
+    const washes = standing.ring.some(({ material }) => WASHES_OUT.includes(material.kind));
     if (!washes)
       return {
         why: 'Bars across an opening need wash-away in the ring: any other stabiliser stays in the window.',
@@ -87,7 +87,7 @@ export const cutworkOpening: BlockMaker<typeof windowFields> = {
     });
     site.s.must(bobbin, satin);
     const [carrier] = ring.filter(({ id }) => id !== top.id);
-    if (carrier) site.s.truth({ kind: 'stabiliser', pieceId: carrier.id, kinds: [...WASHES], plies: 1 });
+    if (carrier) site.s.truth({ kind: 'stabiliser', pieceId: carrier.id, kinds: [...WASHES_OUT], plies: 1 });
   }
 };
 
@@ -145,8 +145,7 @@ function cut(
 }
 
 const eyeletFields = {
-  across: length('From the middle, to the right', 0, -400, 400, 'less than 0: to the left'),
-  down: length('From the middle, towards you', 0, -400, 400, 'less than 0: away from you'),
+  ...fromTheMiddle,
   hole: length('The hole, across', 4, 2, 20),
   thread: thread('Thread', 'Cream', '#efe3c4')
 } as const;

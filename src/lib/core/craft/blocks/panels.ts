@@ -9,10 +9,10 @@ import {
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
-import type { Piece } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
 import type { Frame } from './frame';
 import { CLOTHS } from './hooping';
+import { saidName } from './layPiece';
 import { beforeClosing, noTopping } from './refusals';
 import { sideField } from './spots';
 import type { Site } from './site';
@@ -21,9 +21,6 @@ import type { Site } from './site';
 const SEAM_MM = 12;
 /** What is left of the cloth under it beyond the seam, mm. */
 const UNDER_MM = 6;
-
-/** A piece as a sentence names it. */
-const nameOf = ({ name }: Piece): string => name.charAt(0) + name.slice(1).toLowerCase();
 
 const panelFields = {
   side: sideField('It lies at the', 'bottom'),
@@ -54,7 +51,7 @@ export const panel: BlockMaker<typeof panelFields> = {
     const { top } = site.standing;
     const cut =
       under === 'cut' && top?.use === 'flipped'
-        ? { pieceId: top.id, name: `${nameOf(top)}, cut back`, keep: kept(site.frame, side, share) }
+        ? { pieceId: top.id, name: `${saidName(top)}, cut back`, keep: kept(site.frame, side, share) }
         : undefined;
     flipped(site, 'panel', site.label('Panel'), { side, seam, area, cloth, colour, marked: true, cut });
   }

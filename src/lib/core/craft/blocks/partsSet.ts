@@ -9,6 +9,7 @@ import {
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
+import { WASHES_OUT } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
 import { APART_MM } from './lace';
 import { needsNoRing } from './refusals';
@@ -85,12 +86,10 @@ function oneHooping(site: Site, p: Answers, at: number, first: number, many: num
   s.truth({
     kind: 'stabiliser',
     pieceId: base,
-    kinds: ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'],
+    kinds: [...WASHES_OUT],
     plies: 2
   });
-  site.toTable();
-  const looked = site.hand(`inspect-${at}`, { do: 'inspect' }, { needs: [lace] });
-  const out = site.hand(`unhoop-${at}`, { do: 'unhoop' }, { needs: [looked] });
+  const out = site.outOfTheRing(`-${at}`, [lace]);
   const [line = '', ...others] = lines;
   site.hand(
     `cut-${at}`,

@@ -1,7 +1,7 @@
 import { box, contains, inset, type Path, pointsAlong, regionOf } from '$lib/core/base/geometry';
 import type { Piece } from '$lib/core/documents/item';
 import {
-  heldAs,
+  heldOn,
   innermost,
   MATERIALS,
   openSides,
@@ -64,7 +64,7 @@ export const piece: BlockMaker<typeof fields> = {
       // Face and side are as seen from above in stitching position.
       face: p.lies === 'up' || p.lies === 'below-in' ? 'up' : 'down',
       over: p.extent === 'whole' ? OVER_MM : 0,
-      hold: heldAs(p.cloth.kind === 'vinyl' && p.held === 'pins' ? 'tape' : p.held),
+      hold: heldOn(p.cloth, p.held),
       note: noteOf(p, open),
       more: {
         shows: showsOf(p),

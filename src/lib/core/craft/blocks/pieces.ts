@@ -54,12 +54,18 @@ export const pieces: BlockMaker<typeof fields> = {
         { threadOf: first.own.leader, visible: 'hidden' }
       )
     );
-    // A hoop is never ironed on the machine; all go on in one trip.
-    if (fused) site.toTable();
+    const laid = (at: number): void => {
+      const own = all[at]?.own;
+      if (own) laidOn(site, ids[at] ?? '', own);
+    };
+    // A hoop is never ironed on the machine: all that are fused go on in one trip.
+    if (fused) {
+      site.toTable();
+      for (const at of ids.keys()) laid(at);
+    }
     all.forEach(({ own }, at) => {
-      const id = ids[at] ?? '';
-      laidOn(site, id, own);
-      tackedAndTrimmed(site, id, own);
+      if (!fused) laid(at);
+      tackedAndTrimmed(site, ids[at] ?? '', own);
     });
     site.toMachine();
     edges(site, p, label, all);

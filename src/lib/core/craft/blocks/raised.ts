@@ -2,16 +2,12 @@ import { shapePath, shifted } from '$lib/core/base/geometry';
 import { length, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { needsSurface, noTopping } from './refusals';
-
-const ACROSS = {
-  across: length('From the middle, to the right', 0, -400, 400, 'less than 0: to the left'),
-  down: length('From the middle, towards you', 0, -400, 400, 'less than 0: away from you')
-} as const;
+import { fromTheMiddle } from './spots';
 
 const raisedFields = {
   width: length('The piece, across', 90, 20, 300),
   held: length('Stitched down in its middle, across', 12, 5, 100),
-  ...ACROSS,
+  ...fromTheMiddle,
   cloth: material('Made of', { felt: 'Felt', woven: 'Organza or cotton' }, [
     'felt',
     'Felt petals',
@@ -93,7 +89,7 @@ export const raised: BlockMaker<typeof raisedFields> = {
 
 const centreFields = {
   width: length('Across', 24, 8, 150),
-  ...ACROSS,
+  ...fromTheMiddle,
   cloth: material('Centre', { woven: 'Woven cotton', felt: 'Felt' }, ['woven', 'Lamp yellow', '#e3b341']),
   thread: thread('Edge thread', 'Brass', '#b58a3c')
 } as const;

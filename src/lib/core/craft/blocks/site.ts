@@ -104,6 +104,19 @@ export class Site {
     if (!turned) this.#move('turn-over');
   }
 
+  /**
+   * Looked over on the table, then out of the ring.
+   *
+   * @param part what tells it from another of the same block
+   * @param needs steps that come before the look
+   * @returns the id of the step that takes it out
+   */
+  outOfTheRing(part = '', needs: string[] = []): string {
+    this.toTable();
+    const looked = this.hand(`inspect${part}`, { do: 'inspect' }, { needs });
+    return this.hand(`unhoop${part}`, { do: 'unhoop' }, { needs: [looked] });
+  }
+
   /** Takes pins out of what is stitched down: tape lies outside the stitching and may wait, pins may not. */
   freePins(): void {
     const { holds, out } = this.standing;

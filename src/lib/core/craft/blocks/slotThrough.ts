@@ -2,12 +2,12 @@ import { shapePath, shifted } from '$lib/core/base/geometry';
 import { length } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { needsRing } from './refusals';
+import { fromTheMiddle } from './spots';
 
 const fields = {
   width: length('Width', 60, 10, 300),
   height: length('Height', 14, 4, 100),
-  across: length('From the middle, to the right', 0, -400, 400, 'less than 0: to the left'),
-  down: length('From the middle, towards you', 0, -400, 400, 'less than 0: away from you')
+  ...fromTheMiddle
 } as const;
 
 /** A slot that is tacked, cut open and edged together with the outline. */

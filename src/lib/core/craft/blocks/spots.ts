@@ -12,6 +12,12 @@ import {
 import { choice, length, onlyWhere, outline, type Side } from '$lib/core/craft/sequence';
 import type { Frame } from './frame';
 
+/** Asks how far from the middle of the item something lies, mm. */
+export const fromTheMiddle = {
+  across: length('From the middle, to the right', 0, -600, 600, 'less than 0: to the left'),
+  down: length('From the middle, towards you', 0, -600, 600, 'less than 0: away from you')
+} as const;
+
 /** Asks for a shape of its own size somewhere on the item. */
 export const spotFields = (width: number, height: number) =>
   ({
@@ -28,8 +34,7 @@ export const spotFields = (width: number, height: number) =>
     ),
     width: length('Width', width, 5, 600),
     height: length('Height', height, 5, 600),
-    across: length('From the middle, to the right', 0, -600, 600, 'less than 0: to the left'),
-    down: length('From the middle, towards you', 0, -600, 600, 'less than 0: away from you')
+    ...fromTheMiddle
   }) as const;
 
 /** Asks where a field of its own lies. */

@@ -60,17 +60,11 @@ export function turnedOut(
       { do: 'other', title: 'Lay the label in the opening', seconds: 30 },
       { needs: [turned] }
     );
+  const byTopstitch = topstitched === 'yes' && closed === 'usual';
   const close = site.hand(
     'close',
-    {
-      do: 'close-opening',
-      lineId,
-      by: closed !== 'usual' ? closed : topstitched === 'yes' ? 'machine' : 'hand'
-    },
-    {
-      needs: [turned],
-      ...(topstitched === 'yes' && { note: 'The topstitch that goes all round closes it.' })
-    }
+    { do: 'close-opening', lineId, by: byTopstitch ? 'machine' : closed === 'usual' ? 'hand' : closed },
+    { needs: [turned], ...(byTopstitch && { note: 'The topstitch that goes all round closes it.' }) }
   );
   if (topstitched === 'yes')
     site.hand(

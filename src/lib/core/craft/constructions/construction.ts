@@ -51,6 +51,13 @@ export interface AnyConstruction {
    * @returns the pattern with the full answers, or one sentence for each wrong answer
    */
   patternOf(answers: Record<string, unknown>, blocks?: readonly Block[]): Made;
+  /**
+   * The blocks for answers, without what they make.
+   *
+   * @param blocks the maker’s own, where they are not those of the recipe
+   * @returns null for answers that are wrong
+   */
+  blocksOf(answers: Record<string, unknown>, blocks?: readonly Block[]): Block[] | null;
   /** Every block, and whether it could stand before the block at a place; none for answers that are wrong. */
   offers(answers: Record<string, unknown>, blocks: readonly Block[], at: number): Offer[];
   /** Finished pieces that one stitching of the file gives; one for answers that are wrong. */
@@ -80,6 +87,10 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
   const { kind, name, summary, fields } = construction;
   const answers = answersOf(fields);
   const made = new Lately<Made>(LATELY);
+  const blocksFor = (data: AnswersOf<F>, own?: readonly Block[]): Block[] => {
+    const recipe = construction.recipe(data);
+    return own ? withoutParts(kind, own, recipe) : recipe;
+  };
   return {
     kind,
     name,
@@ -90,8 +101,7 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
       const parsed = answers.safeParse(given);
       if (parsed.success)
         return made.of(JSON.stringify([parsed.data, own ?? null]), () => {
-          const recipe = construction.recipe(parsed.data);
-          const blocks = own ? withoutParts(kind, own, recipe) : recipe;
+          const blocks = blocksFor(parsed.data, own);
           const composed = compose(() => construction.draft(parsed.data), blocks);
           return { ok: true, construction: kind, params: parsed.data, blocks, ...composed };
         });
@@ -102,11 +112,14 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
         problems: parsed.error.issues.map(({ path, message }) => `${labelOf(path[0])}: ${message}`)
       };
     },
+    blocksOf(given, own) {
+      const parsed = answers.safeParse(given);
+      return parsed.success ? blocksFor(parsed.data, own) : null;
+    },
     offers(given, blocks, at) {
       const parsed = answers.safeParse(given);
       if (!parsed.success) return [];
-      const own = withoutParts(kind, blocks, construction.recipe(parsed.data));
-      return offersAt(() => construction.draft(parsed.data), own, at);
+      return offersAt(() => construction.draft(parsed.data), blocksFor(parsed.data, blocks), at);
     },
     piecesPerFile(given) {
       const parsed = answers.safeParse(given);

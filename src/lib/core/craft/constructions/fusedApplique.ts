@@ -10,7 +10,7 @@ import {
 } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
 import type { Construction } from './construction';
-import { block, outlineOf } from './recipe';
+import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
@@ -61,18 +61,11 @@ export const fusedApplique: Construction<typeof FIELDS> = {
   draft: ({ shape, width, height, edge }) =>
     outlineOf({ shape, width: width * (5 / 3) + 6, height: height + 6 }, `${edge} edge`),
   recipe: (p) => [
-    block(
-      'hooping',
-      'hooping',
-      {
-        // Tear-away does not carry a knit.
-        stabiliser: p.ground.kind === 'knit' && p.stabiliser === 'tear-away' ? 'cutaway' : p.stabiliser,
-        layers: p.layers,
-        ground: 'hooped',
-        cloth: p.ground
-      },
-      'Ground'
-    ),
+    hoopedGround({
+      ...p,
+      // Tear-away does not carry a knit.
+      stabiliser: p.ground.kind === 'knit' && p.stabiliser === 'tear-away' ? 'cutaway' : p.stabiliser
+    }),
     ...piecesOf(p),
     block('finishing', 'finishing')
   ]

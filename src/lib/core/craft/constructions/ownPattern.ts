@@ -60,6 +60,10 @@ function asConstruction(own: OwnPattern): AnyConstruction | undefined {
       const answers = filled(given);
       return base.patternOf(answers.params, blocks ?? answers.blocks);
     },
+    blocksOf: (given, blocks) => {
+      const answers = filled(given);
+      return base.blocksOf(answers.params, blocks ?? answers.blocks);
+    },
     offers: (given, blocks, at) => base.offers(filled(given).params, blocks, at),
     piecesPerFile: (given) => base.piecesPerFile(filled(given).params)
   };

@@ -9,7 +9,7 @@ import {
 } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
 import type { Construction } from './construction';
-import { block, outlineOf } from './recipe';
+import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   width: length('The whole design, width', 80, 30, 250),
@@ -61,24 +61,15 @@ export const splitDesign: Construction<typeof FIELDS> = {
       height: height + SATIN_MM
     }),
   recipe: (p) => [
-    block(
-      'hooping',
-      'hooping',
-      {
-        stabiliser: p.stabiliser,
-        layers: p.layers,
-        ground: 'hooped',
-        cloth: p.ground,
-        ...(p.cushion === 'yes' && {
-          sewnUp: 'folded',
-          finishedWidth: p.cushionWidth,
-          finishedHeight: p.cushionHeight,
-          fold: p.cushionFold,
-          seam: p.cushionSeam
-        })
-      },
-      'Ground'
-    ),
+    hoopedGround(p, 'Ground', {
+      ...(p.cushion === 'yes' && {
+        sewnUp: 'folded',
+        finishedWidth: p.cushionWidth,
+        finishedHeight: p.cushionHeight,
+        fold: p.cushionFold,
+        seam: p.cushionSeam
+      })
+    }),
     block('cross', 'hand-step', { title: 'Check the centre cross with ruler and grid', seconds: 60 }),
     block('trace', 'trace'),
     ...half(p, 'upper', -p.height / 4),

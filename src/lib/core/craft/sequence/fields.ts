@@ -219,6 +219,16 @@ export function heldAs(by: HeldBy): Hold {
   return by === 'pins' ? { by, pins: 4, away: 12 } : { by };
 }
 
+/**
+ * How a cloth is held: as it is asked, but for pins, which leave holes in vinyl for good.
+ *
+ * @example
+ * heldOn({ kind: 'vinyl', … }, 'pins') // { by: 'tape', strips: 4 }
+ */
+export function heldOn(cloth: Material, by: HeldBy): Hold {
+  return heldAs(cloth.kind === 'vinyl' && by === 'pins' ? 'tape' : by);
+}
+
 const ThreadAnswer = z.object({
   name: z.string().trim().min(1, 'give the thread a name').max(80),
   colour: z.string().regex(/^#[0-9a-f]{6}$/, 'choose a colour')

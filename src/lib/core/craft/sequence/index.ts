@@ -5,6 +5,7 @@ export {
   count,
   type Fields,
   heldAs,
+  heldOn,
   type HeldBy,
   hold,
   inSchool,

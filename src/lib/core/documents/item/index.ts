@@ -47,6 +47,7 @@ export { Art, ClothPhoto, picturesIn } from './picture';
 export { forVariant, variantOf } from './variant';
 export { removeVariant, renameVariant } from './variantEdits';
 export {
+  FRAYS,
   isStabiliserKind,
   isTwoSided,
   PILE,
@@ -54,6 +55,7 @@ export {
   Material,
   MATERIAL_KINDS,
   MaterialKind,
+  WASHES_OUT,
   STABILISERS
 } from './material';
 export { Piece, PIECE_USES, PieceUse, type SewnUp } from './piece';

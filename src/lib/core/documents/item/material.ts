@@ -43,6 +43,12 @@ export function isStabiliserKind(kind: MaterialKind): boolean {
   return STABILISERS.some((each) => each === kind);
 }
 
+/** Stabilisers that leave nothing but the thread once they are rinsed out. */
+export const WASHES_OUT: readonly MaterialKind[] = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'];
+
+/** Kinds whose cut edge frays, so that it is covered, turned under or sealed. */
+export const FRAYS: readonly MaterialKind[] = ['woven', 'canvas', 'knit', 'towelling'];
+
 /** Kinds whose pile stitches sink into. */
 export const PILE: readonly MaterialKind[] = ['towelling', 'fleece'];
 

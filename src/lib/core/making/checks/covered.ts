@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
-import { findPiece } from '$lib/core/documents/item';
-import { type Check, type Finding, runsOf, SURFACE, WASHES_OUT } from './finding';
+import { findPiece, WASHES_OUT } from '$lib/core/documents/item';
+import { type Check, type Finding, runsOf, SURFACE } from './finding';
 
 /** Stitching meant to be seen that would run after its surface is covered. */
 export const covered: Check = (context) =>

@@ -7,7 +7,6 @@ import {
   type HandStep,
   isStabiliserKind,
   type Item,
-  type MaterialKind,
   type Operation,
   type OperationOf,
   type Role,
@@ -147,7 +146,6 @@ function stateBefore(trace: StackStep[], at: number): StackState {
   return trace[at - 1]?.state ?? EMPTY_STACK;
 }
 
-export const WASHES_OUT: readonly MaterialKind[] = ['wash-away-mesh', 'wash-away-film', 'sticky-wash-away'];
 /** Roles meant to be seen on a surface. */
 export const SURFACE: readonly Role[] = ['decoration', 'lettering', 'quilting', 'applique-edge', 'topstitch'];
 /** Roles that hide a raw edge. */

@@ -1,7 +1,7 @@
 import { found } from '$lib/core/craft/findings';
-import { PILE, type Role } from '$lib/core/documents/item';
+import { PILE, type Role, WASHES_OUT } from '$lib/core/documents/item';
 import { shareOn } from '$lib/core/craft/stack';
-import { type Check, type Finding, runsOf, WASHES_OUT } from './finding';
+import { type Check, type Finding, runsOf } from './finding';
 
 const SINKS: readonly Role[] = ['decoration', 'lettering', 'satin-edge'];
 

@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import { contains, extents, type Path, type Point, type Region, regionOf } from '$lib/core/base/geometry';
-import { findLine, findPiece, type MaterialKind, type Role, variantOf } from '$lib/core/documents/item';
+import { findLine, findPiece, FRAYS, type Role, variantOf } from '$lib/core/documents/item';
 import { type Layer, liesAt, samplesOf } from '$lib/core/craft/stack';
 import {
   besides,
@@ -23,7 +23,6 @@ const STRAY = 0.2;
 /** The outside of a rim’s satin lies so close to the size of the item, mm. */
 const RIM_MM = 2;
 const HOLDS: readonly Role[] = ['tack-down', 'closing-seam', 'topstitch'];
-const FRAYS: readonly MaterialKind[] = ['woven', 'canvas', 'knit', 'towelling'];
 
 /** Edges that the satin does not hide: cloth left outside it, cloth cut back too far, cloth left raw. */
 export const rawEdge: Check = (context) => [...underSatin(context), ...leftRaw(context)];

@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
 import type { Extents } from '$lib/core/base/geometry';
-import { type MaterialKind, type Role, stitchesOf } from '$lib/core/documents/item';
+import { type MaterialKind, type Role, stitchesOf, WASHES_OUT } from '$lib/core/documents/item';
 import { type Layer, liesAt, shareOn } from '$lib/core/craft/stack';
 import {
   besides,
@@ -15,8 +15,7 @@ import {
   lineUnder,
   runsAlong,
   runsOf,
-  type StopRun,
-  WASHES_OUT
+  type StopRun
 } from './finding';
 
 /** Stitches that one layer of tear-away carries in a square millimetre. */

@@ -1,6 +1,6 @@
 import { found } from '$lib/core/craft/findings';
-import type { Role } from '$lib/core/documents/item';
-import { type Check, type Finding, runsOf, WASHES_OUT } from './finding';
+import { type Role, WASHES_OUT } from '$lib/core/documents/item';
+import { type Check, type Finding, runsOf } from './finding';
 
 const OVER: readonly Role[] = ['decoration', 'lettering', 'satin-edge', 'applique-edge'];
 

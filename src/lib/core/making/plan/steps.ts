@@ -294,7 +294,7 @@ function stopDetail(stop: Stop, pass: number, jump: Jump | null): string {
 
 /** What the row of the chart calls a stop, where that says more than its own name. */
 function calledInChart({ name, chart }: Stop): string | undefined {
-  const [row, own] = [chart?.name ?? '', name].map((words) => words.trim().toLowerCase());
-  if (!chart || row === undefined || own === undefined || row === '') return undefined;
-  return own.includes(row) || row.includes(own) ? undefined : chart.name.trim();
+  const row = chart?.name.trim() ?? '';
+  const [said, own] = [row.toLowerCase(), name.toLowerCase()];
+  return row === '' || own.includes(said) || said.includes(own) ? undefined : row;
 }

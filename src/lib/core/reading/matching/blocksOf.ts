@@ -8,9 +8,8 @@ import { madeFor } from './madeFor';
  * @returns null for an item written by hand, and where its answers are not right any more
  */
 export function blocksOf(item: Item): Block[] | null {
-  const made = constructionOf(item.construction ?? '')?.patternOf(item.params, item.blocks);
-  if (item.blocks && !made?.ok) return item.blocks;
-  return made?.ok ? made.blocks : null;
+  const construction = constructionOf(item.construction ?? '');
+  return construction?.blocksOf(item.params, item.blocks) ?? item.blocks ?? null;
 }
 
 /**

@@ -8,17 +8,21 @@ import { findStop, type Item, namesIn, type Piece, type Role, type Step } from '
  * the maker changed is still found.
  *
  * @param made what the construction makes of the item’s own answers
+ * @returns null where the item calls everything as it is made today
  *
  * @example
- * keptNames(oldTab, pattern).step('front-lay') // 'lay-front'
+ * keptNames(oldTab, pattern)?.step('front-lay') // 'lay-front'
  */
-export function keptNames(item: Item, made: Pattern): PatternNames {
+export function keptNames(item: Item, made: Pattern): PatternNames | null {
   const pieces = paired(made.pieces, item.pieces, alikePieces);
   const lines = paired(made.lines, item.lines, ({ path, frame }, kept) =>
     samePath(path, kept.path) ? (frame === kept.frame ? 2 : 1) : 0
   );
   const piece = (id: string): string => pieces.get(id) ?? id;
-  const steps = pairedSteps(renamedPattern(made, { step: (id) => id, piece, line: (id) => id }), item);
+  const asKept =
+    pieces.size === 0 ? made : renamedPattern(made, { step: (id) => id, piece, line: (id) => id });
+  const steps = pairedSteps(asKept, item);
+  if (pieces.size + lines.size + steps.size === 0) return null;
   return {
     piece,
     line: (id) => lines.get(id) ?? id,
@@ -54,7 +58,7 @@ function alikePieces(made: Piece, kept: Piece): number {
   return made.material.kind === kept.material.kind ? 2 : 1;
 }
 
-/** Steps that do the same in the same order: the longest such run of both. */
+/** Of steps that only one of the two knows by name, those that do the same in the same order: the longest such run. */
 function pairedSteps(made: Pattern, item: Item): Map<string, string> {
   const theirs = item.steps
     .map((step) => ({
@@ -70,11 +74,10 @@ function pairedSteps(made: Pattern, item: Item): Map<string, string> {
       ? { id: entry.key, does: stitches(role.get(entry.key)) }
       : { id: entry.id, does: `${entry.op.do} ${pieceNames(entry.op)}` }
   );
-  // Most of it is known by name: the rest the maker took out.
-  if (2 * ours.filter(({ id }) => known.has(id)).length > ours.length) return new Map();
-  return new Map(
-    longestCommon(ours, theirs).flatMap(([one, other]) => (one.id === other.id ? [] : [[one.id, other.id]]))
-  );
+  const own = new Set(ours.map(({ id }) => id));
+  const unknown = ours.filter(({ id }) => !known.has(id));
+  const free = theirs.filter(({ id }) => !own.has(id));
+  return new Map(longestCommon(unknown, free).map(([one, other]) => [one.id, other.id]));
 }
 
 /** What a stop does, as far as one that is made otherwise today does it too. */

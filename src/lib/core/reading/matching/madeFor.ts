@@ -27,16 +27,17 @@ export function madeFor(item: Item, asked?: Asked): Made | null {
   const own = construction.patternOf(item.params, item.blocks);
   const made = asked ? construction.patternOf(asked.params, blocksFor(construction, item, asked)) : own;
   if (!made.ok || !own.ok) return made;
-  return { ...made, pattern: renamedPattern(made.pattern, keptNames(item, own.pattern)) };
+  const names = keptNames(item, own.pattern);
+  return names ? { ...made, pattern: renamedPattern(made.pattern, names) } : made;
 }
 
 function blocksFor(
-  { patternOf }: AnyConstruction,
+  { blocksOf }: AnyConstruction,
   item: Item,
   { params, blocks }: Asked
 ): readonly Block[] | undefined {
   if (!blocks) return undefined;
   if (isSame(params, item.params)) return blocks;
-  const [was, is] = [patternOf(item.params), patternOf(params)];
-  return was.ok && is.ok ? followed(blocks, was.blocks, is.blocks) : blocks;
+  const [was, is] = [blocksOf(item.params), blocksOf(params)];
+  return was && is ? followed(blocks, was, is) : blocks;
 }

@@ -33,7 +33,7 @@ export function remadeSteps(
     if (own && !next) {
       const further = own.kind === 'stop' && there(own.stopId);
       if (!old || further) found.set(id, own);
-      else if (!isSame(old, own)) gone.push(own);
+      else if (!isSame(asDone(old), asDone(own))) gone.push(own);
       continue;
     }
     // What the maker took out stays out.
@@ -51,6 +51,11 @@ export function remadeSteps(
     gone,
     reordered
   };
+}
+
+/** A step as the maker has it; what it needs before it is the construction’s, and was written otherwise once. */
+function asDone(step: Step): Step {
+  return { ...step, needs: [] };
 }
 
 /** A step with what both changed: where both changed the same, the maker’s stays. */

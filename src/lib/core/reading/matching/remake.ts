@@ -58,8 +58,7 @@ export function remake(item: Item, params: Record<string, unknown>, blocks: read
     });
     return [...made, ...from(mine).filter((row) => !has(was, row) && !has(is, row))];
   };
-  const usual = construction.patternOf(params);
-  const isUsual = usual.ok && isSame(usual.blocks, made.blocks);
+  const isUsual = isSame(construction.blocksOf(params), made.blocks);
   const changed: Item = {
     ...mine,
     params: made.params,
