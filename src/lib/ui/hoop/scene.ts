@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import { extents, mirrored, type Path, type Region } from '$lib/core/base/geometry';
 import { findLine, findStop, type Item } from '$lib/core/documents/item';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
@@ -119,7 +120,7 @@ function addStep(scene: HoopScene, item: Item, { op, stop }: PlanStep, seen: (pa
     }
   }
   if (!op) return;
-  if ('lineId' in op && op.lineId !== undefined && op.do !== 'insert-run') {
+  if ('lineId' in op && op.lineId !== undefined && does(op, 'stitch') === null) {
     const path = findLine(item, op.lineId)?.path;
     if (path) scene.active.push({ path: seen(path), kind: 'cut' });
   }

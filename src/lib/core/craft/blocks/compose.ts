@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { extentsOfAll, shapePath } from '$lib/core/base/geometry';
 import type { Block } from '$lib/core/documents/item';
 import type { Pattern, Sequence } from '$lib/core/craft/sequence';
@@ -146,9 +147,7 @@ function written(
 
 /** What is stitched beyond the outline needs its place in the hoop too. */
 function roomFor(s: Sequence): void {
-  const runs = s.sofar.entries.flatMap((entry) =>
-    entry.kind === 'hand' && entry.op.do === 'insert-run' ? (entry.op.lineId ?? []) : []
-  );
+  const runs = s.sofar.entries.flatMap((entry) => stepDoes(entry, 'stitch')?.run.lineId ?? []);
   const used = new Set([...s.sofar.expected.flatMap(({ lineIds }) => lineIds), ...runs]);
   const box = extentsOfAll(s.sofar.lines.filter(({ id }) => used.has(id)).map(({ path }) => path));
   if (!box) return;

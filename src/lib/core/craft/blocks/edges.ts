@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { pathLength, segment } from '$lib/core/base/geometry';
 import {
   choice,
@@ -73,7 +74,7 @@ export const edgeSatin: BlockMaker<typeof satinFields> = {
     if (top && PILE.includes(top.material.kind) && toppings.length === 0) filmOver(site, frame.outlineId);
     const { under, top: edged } = site.standing;
     // Its back is seen where there is a back, and another colour may be wound already: the bobbin has the edge’s.
-    const wound = s.sofar.entries.some((entry) => entry.kind === 'hand' && entry.op.do === 'bobbin');
+    const wound = s.sofar.entries.some((entry) => stepDoes(entry, 'wind') !== null);
     if (wound && !under) site.hand('bobbin', { do: 'bobbin', threadId: `stop:${site.key('satin')}` });
     if (under)
       s.must(

@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { extentsOfAll, shapePath, shifted } from '$lib/core/base/geometry';
 import {
   choice,
@@ -106,9 +107,8 @@ function oneHooping(site: Site, p: Answers, at: number, first: number, many: num
 
 /** The stop whose colour the bobbin was wound in last, where it is this one. */
 function woundFor({ sofar }: Sequence, colour: string): string | undefined {
-  const last = sofar.entries.findLast((entry) => entry.kind === 'hand' && entry.op.do === 'bobbin');
-  const key =
-    last?.kind === 'hand' && last.op.do === 'bobbin' ? last.op.threadId?.replace('stop:', '') : undefined;
+  const wound = sofar.entries.flatMap((entry) => stepDoes(entry, 'wind') ?? []).at(-1);
+  const key = wound?.threadId?.replace('stop:', '');
   return key !== undefined && sofar.threads[key]?.[0]?.name === colour ? key : undefined;
 }
 

@@ -1,3 +1,4 @@
+import { does, hoopMove } from '$lib/core/craft/operations';
 import { z } from 'zod';
 import { type Path, pathLength } from '$lib/core/base/geometry';
 import { known, material, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
@@ -128,12 +129,17 @@ function byHand(
   threads: readonly Thread[]
 ): void {
   const now = site.standing;
-  if (op.do === 'turn-over' && now.turned === turned) return;
-  if (op.do !== 'turn-over' && op.do !== 'unhoop' && now.hooping !== null && now.turned !== turned)
+  if (hoopMove(op) === 'over' && now.turned === turned) return;
+  if (
+    hoopMove(op) !== 'over' &&
+    does(op, 'unclamp') === null &&
+    now.hooping !== null &&
+    now.turned !== turned
+  )
     if (turned) site.toBack();
     else site.toTable();
   const { onMachine } = site.standing;
-  if ((op.do === 'hoop-on' && onMachine) || (op.do === 'hoop-off' && !onMachine)) return;
+  if ((hoopMove(op) === 'on' && onMachine) || (hoopMove(op) === 'off' && !onMachine)) return;
   const own = (threadId: string): string => {
     const thread = threads.find((each) => each.id === threadId);
     if (thread) site.s.ownThread(name(id), thread);

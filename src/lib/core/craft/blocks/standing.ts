@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import {
   difference,
   offsetPath,
@@ -193,7 +194,7 @@ function closed({ lineIds: [lineId = ''], opening }: Seam, { lines }: Readonly<P
 }
 
 function lastHooping({ entries }: Readonly<Pattern>): string | null {
-  const hooped = entries.findLast((entry) => entry.kind === 'hand' && entry.op.do === 'hoop');
+  const hooped = entries.findLast((entry) => stepDoes(entry, 'clamp') !== null);
   return hooped?.hoopingId ?? null;
 }
 

@@ -142,7 +142,7 @@ export const assemblingTraits = {
     time: ({ kind, count }) => [spent(HARDWARE_TIME[kind], count)],
     waits: null,
     hoop: 'stays',
-    stack: null,
+    stack: ({ kind, count }) => ({ does: 'fit', what: kind, count }),
     order: 'loose',
     wall: false,
     done: 'each-copy',

@@ -13,6 +13,8 @@ export type StackEffect =
       side: 'above' | 'below';
       face: Face;
       covers?: string | undefined;
+      /** Over the line the piece belongs to, wherever that is. */
+      ownLine?: true;
       over?: number;
       edge?: EdgeOnLine | undefined;
       hold?: Hold;
@@ -38,10 +40,14 @@ export type StackEffect =
   | { does: 'take'; what: 'topping'; pieceId: string }
   | { does: 'zip'; pieceId: string; to: OperationOf<'zip'>['to'] }
   | { does: 'turn'; lineId?: string | undefined; pieceId?: string | undefined }
-  | { does: 'supply'; bobbin: string | null }
-  | { does: 'supply'; needle: string }
+  | { does: 'wind'; threadId: string | null }
+  | { does: 'needle'; needle: string }
+  | { does: 'fit'; what: OperationOf<'hardware'>['kind']; count: number }
   /** Another file is stitched. */
-  | { does: 'stitch' };
+  | { does: 'stitch'; run: OperationOf<'insert-run'> };
+
+/** An effect of one kind. */
+export type EffectOf<D extends StackEffect['does']> = Extract<StackEffect, { does: D }>;
 
 /** Cuts all that is in the hoop, a margin outside a line, or outside the lines of several parts. */
 export function cutAll({

@@ -3,7 +3,6 @@ import { CAUTION } from './cautions';
 import { cutOutTime, WAIT_KEY } from './time';
 import { say, name, line, lengthWords, WAIT_WORDS } from './words';
 import { cutAll } from './effects';
-import { findPiece } from '$lib/core/documents/item';
 import type { TraitsOf } from './traits';
 
 const everyPart = ({ alsoLineIds = [] }: { alsoLineIds?: string[] | undefined }): string =>
@@ -123,12 +122,12 @@ export const finishingTraits = {
     time: 'fuse',
     waits: null,
     hoop: 'stays',
-    stack: ({ pieceId }, item) => ({
+    stack: ({ pieceId }) => ({
       does: 'lay',
       pieceId,
       side: 'below',
       face: 'up',
-      covers: findPiece(item, pieceId)?.covers ?? undefined,
+      ownLine: true,
       hold: { by: 'fuse' }
     }),
     order: 'loose',

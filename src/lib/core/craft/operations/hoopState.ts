@@ -1,6 +1,6 @@
 import type { Operation } from '$lib/core/documents/item';
 import type { HoopState } from '$lib/core/documents/plan';
-import { traitsOf } from './table';
+import { isKindOf, traitsOf } from './table';
 
 /**
  * The hoop after an operation. A stop needs it on the machine; it changes nothing.
@@ -11,6 +11,19 @@ import { traitsOf } from './table';
 export function hoopAfter(state: HoopState, op: Operation): HoopState {
   const { hoop } = traitsOf(op.do);
   return hoop === 'stays' ? state : hoop(state);
+}
+
+/**
+ * Which way an operation moves the hoop: onto the machine, off it, or over on its other side.
+ *
+ * @example
+ * hoopMove({ do: 'hoop-off' }) // 'off'
+ */
+export function hoopMove(op: Operation | null | undefined): 'on' | 'off' | 'over' | null {
+  if (!op || !isKindOf(op, ({ order, stack }) => order === 'move' && stack === null)) return null;
+  const { where, turned } = hoopAfter({ where: 'off', turned: false }, op);
+  if (turned) return 'over';
+  return where === 'on' || where === 'off' ? where : null;
 }
 
 /**

@@ -1,10 +1,11 @@
 export { isNamedFor } from './named';
 export { cautionOf } from './cautionOf';
 export { STOP_CAUTION } from './cautions';
+export { does, effectOf, stepDoes } from './effectOf';
 export type { StackEffect } from './effects';
 export { GLOSSARY, wordsIn } from './glossary';
 export { handTime } from './handTime';
-export { hoopAfter, hoopWords } from './hoopState';
+export { hoopAfter, hoopMove, hoopWords } from './hoopState';
 export { SEW_UP_WORDS } from './sewUp';
 export { newOperation } from './newOperation';
 export { wordingOf } from './wording';

@@ -71,7 +71,7 @@ export const loadingTraits = {
     time: () => [spent('setUp'), spent('resumeAt')],
     waits: null,
     hoop: 'stays',
-    stack: () => ({ does: 'stitch' }),
+    stack: (run) => ({ does: 'stitch', run }),
     order: 'work',
     wall: true,
     done: 'each-copy',

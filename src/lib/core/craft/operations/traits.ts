@@ -1,4 +1,4 @@
-import type { Item, OperationKind, OperationOf } from '$lib/core/documents/item';
+import type { OperationKind, OperationOf } from '$lib/core/documents/item';
 import type { HoopState, Mark } from '$lib/core/documents/plan';
 import type { HandTimeKey } from '$lib/core/documents/shop';
 import type { StackEffect } from './effects';
@@ -23,7 +23,7 @@ export interface Traits<K extends OperationKind> {
   /** Where the hoop is afterwards. */
   hoop: 'stays' | ((hoop: HoopState) => HoopState);
   /** What it does to layers, seams, bobbin and needle; null for what moves no cloth. */
-  stack: null | ((op: OperationOf<K>, item: Item) => StackEffect);
+  stack: null | ((op: OperationOf<K>) => StackEffect);
   /**
    * How the order of the work holds it: a `move` of the hoop needs the move before; `work` waits for the stop before it and
    * the next stop for it; `free` work may come a little earlier or later; `loose` binds nothing.

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { traitsOf } from '$lib/core/craft/operations';
+import { stepDoes, traitsOf } from '$lib/core/craft/operations';
 import type { StackState } from '$lib/core/craft/stack';
 import type { Outline, Path } from '$lib/core/base/geometry';
 import {
@@ -205,7 +205,7 @@ export class Sequence {
   /** A hand step on what is not in the hoop yet: it is done before the hooping it is for begins. Gives its id. */
   prepare(id: string, op: z.input<typeof Operation>, note?: string): string {
     const { entries } = this.#pattern;
-    const at = entries.findLastIndex((entry) => entry.kind === 'hand' && entry.op.do === 'hoop');
+    const at = entries.findLastIndex((entry) => stepDoes(entry, 'clamp') !== null);
     const entry: PatternEntry = {
       kind: 'hand',
       id,

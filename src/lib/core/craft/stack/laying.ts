@@ -16,6 +16,7 @@ interface Laying extends Placing {
   side: 'above' | 'below';
   face: Layer['face'];
   hold?: Hold | undefined;
+  ownLine?: true;
 }
 
 const HOLDING: Record<Hold['by'], Holding | null> = {
@@ -50,10 +51,12 @@ export function lay(state: StackState, pieceId: string, how: Laying, item: Item,
     return refuse(state, `The hoop is turned over, so ${name} cannot be laid on the front.`);
   }
   const carried = carriedWith(state, pieceId);
-  const fresh = freshLayer(pieceId, item, cuts, how, how.side, how.face);
+  const own = findPiece(item, pieceId)?.covers ?? undefined;
+  const placing = how.ownLine ? { ...how, covers: own } : how;
+  const fresh = freshLayer(pieceId, item, cuts, placing, how.side, how.face);
   if (!fresh) return refuse(state, `${name} has no size, so it cannot be laid.`);
   const laid = carried.length > 0 ? broughtBack(carried, pieceId, how, item) : [fresh];
-  const line = how.covers ?? findPiece(item, pieceId)?.covers ?? undefined;
+  const line = how.covers ?? own;
   const held = laid.map((layer) => (layer.pieceId === pieceId ? holdBy(layer, how.hold, line, item) : layer));
   // Sticky stabiliser in the ring holds what lies right on it.
   const sticky =

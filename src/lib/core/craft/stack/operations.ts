@@ -1,4 +1,4 @@
-import { type StackEffect, traitsOf } from '$lib/core/craft/operations';
+import { effectOf, type StackEffect } from '$lib/core/craft/operations';
 import { findPiece, type Item, type MaterialKind, type Operation } from '$lib/core/documents/item';
 import { cut, outOfReach, rinse, takeOff, tear } from './cutting';
 import { flip } from './flip';
@@ -11,7 +11,7 @@ import { turnThrough } from './turning';
  * Applies a hand step to the hoop. Steps that move no cloth (threading, looking, pressing) give the same layers.
  */
 export function changeLayers(state: StackState, op: Operation, item: Item, cuts: CutSizes): Change {
-  const effect = traitsOf(op.do).stack?.(op, item);
+  const effect = effectOf(op);
   return effect ? apply(state, effect, item, cuts) : unchanged(state);
 }
 
@@ -60,10 +60,14 @@ function apply(state: StackState, effect: StackEffect, item: Item, cuts: CutSize
         : refuse(state, `${nameOf(item, effect.pieceId)} is no zip in the hoop.`);
     case 'turn':
       return turnThrough(state, effect, item);
-    case 'supply':
+    case 'wind':
+      return { ...unchanged(state), bobbin: effect.threadId };
+    case 'needle':
+      return { ...unchanged(state), needle: effect.needle };
+    case 'fit':
       return {
         ...unchanged(state),
-        ...('bobbin' in effect ? { bobbin: effect.bobbin } : { needle: effect.needle })
+        hardware: [...state.hardware, ...Array.from({ length: effect.count }, () => effect.what)]
       };
     case 'stitch':
       // The needle does that: see simulate.

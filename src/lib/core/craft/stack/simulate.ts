@@ -1,5 +1,5 @@
-import { hoopAfter } from '$lib/core/craft/operations';
-import type { Item, Operation, Step } from '$lib/core/documents/item';
+import { does, hoopAfter } from '$lib/core/craft/operations';
+import type { Item, Step } from '$lib/core/documents/item';
 import type { CutSizes } from './layer';
 import { changeLayers } from './operations';
 import { EMPTY_STACK, type StackState, type StackStep } from './state';
@@ -27,20 +27,15 @@ export function simulate(item: Item, cuts: CutSizes): StackStep[] {
 /** The hoop after one more step. */
 export function simulateStep(state: StackState, step: Step, item: Item, cuts: CutSizes): StackStep {
   const stepId = step.id;
-  if (step.kind === 'stop' || step.op.do === 'insert-run') {
-    const stitched =
-      step.kind === 'stop'
-        ? stitchStop(state, step, item)
-        : step.op.do === 'insert-run'
-          ? stitchRun(state, step, step.op, item)
-          : NOTHING;
-    return {
-      stepId,
-      state: withSeam(state, stitched),
-      changed: stitched.seam?.layers ?? [],
-      problem: stitched.problem
-    };
-  }
+  const stitched = (done: StopStitched): StackStep => ({
+    stepId,
+    state: withSeam(state, done),
+    changed: done.seam?.layers ?? [],
+    problem: done.problem
+  });
+  if (step.kind === 'stop') return stitched(stitchStop(state, step, item));
+  const run = does(step.op, 'stitch')?.run;
+  if (run) return stitched(stitchRun(state, step, run, item));
   const { layers, changed, problem, ...rest } = changeLayers(state, step.op, item, cuts);
   const next: StackState = {
     ...state,
@@ -50,16 +45,10 @@ export function simulateStep(state: StackState, step: Step, item: Item, cuts: Cu
     needle: rest.needle ?? state.needle,
     hoop: hoopAfter(state.hoop, step.op),
     turns: state.turns + (rest.turned ? 1 : 0),
-    hardware: [...state.hardware, ...hardwareOf(step.op)]
+    hardware: rest.hardware ?? state.hardware
   };
   return { stepId, state: next, changed, problem };
 }
-
-function hardwareOf(op: Operation): StackState['hardware'] {
-  return op.do === 'hardware' ? Array.from({ length: op.count }, () => op.kind) : [];
-}
-
-const NOTHING: StopStitched = { seam: null, problem: null };
 
 function withSeam(state: StackState, { seam }: StopStitched): StackState {
   if (!seam) return state;

@@ -108,6 +108,8 @@ export interface Change {
   /** What was put on the machine. */
   bobbin?: string | null;
   needle?: string;
+  /** What is set on the item by now. */
+  hardware?: StackState['hardware'];
 }
 
 export const EMPTY_STACK: StackState = {

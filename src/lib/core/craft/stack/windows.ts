@@ -1,3 +1,4 @@
+import { does, stepDoes } from '$lib/core/craft/operations';
 import { findPiece, findStop, type Item } from '$lib/core/documents/item';
 import type { Layer, StackState, StackStep } from './state';
 import { liesAt } from './under';
@@ -32,7 +33,7 @@ export function insertWindows(item: Item, trace: StackStep[]): Window[] {
     // A file can be left only where the machine stands: after a stop, or after hand work before the next one.
     const later = item.steps
       .slice(at + 1)
-      .some((next) => next.kind === 'stop' || (next.kind === 'hand' && next.op.do === 'unhoop'));
+      .some((next) => next.kind === 'stop' || stepDoes(next, 'unclamp') !== null);
     if (!later) return;
     if (open?.pieceId === surface.pieceId) open.after.push(stepId);
     else {
@@ -84,7 +85,7 @@ export function leavingAt(item: Item, afterStepId: string, needles: number): Lea
   // Hands that follow the stop have it halt already.
   const handsBetween = item.steps
     .slice(before + 1, at + 1)
-    .some((step) => step.kind === 'hand' && step.op.do !== 'insert-run');
+    .some((step) => step.kind === 'hand' && does(step.op, 'stitch') === null);
   return {
     leaveAfter: left?.number ?? null,
     resumeAt: stopAt(next)?.number ?? null,

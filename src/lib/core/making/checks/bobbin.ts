@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { addHandStep } from '$lib/core/documents/item';
 import type { Check, Finding } from './finding';
@@ -8,7 +9,7 @@ export const bobbin: Check = ({ item, plan }) => {
   // What is in the machine now is what the first stops have.
   let used = plan.bobbinOn ? Math.max(0, full - plan.bobbinOn.metres) : 0;
   return plan.steps.flatMap(({ op, stop, itemStepId }, at): Finding[] => {
-    if (op?.do === 'bobbin') used = 0;
+    if (does(op, 'wind') !== null) used = 0;
     if (!stop || itemStepId === null) return [];
     const needs = stop.bobbinMetres;
     const short = stop.protected && used + needs > full;

@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { findPiece, type Item, type Role } from '$lib/core/documents/item';
 import { type Check, type CheckContext, type Finding, handed, layStepOf, leavingAfter } from './finding';
@@ -15,9 +16,7 @@ function uncaught(context: CheckContext): Finding[] {
     // Until it is lifted, or the work leaves the ring.
     const later = item.steps.slice(at + 1);
     const out = later.findIndex(
-      (each) =>
-        each.kind === 'hand' &&
-        (each.op.do === 'unhoop' || (each.op.do === 'lift' && each.op.pieceId === op.pieceId))
+      (each) => stepDoes(each, 'unclamp') !== null || stepDoes(each, 'lift')?.pieceId === op.pieceId
     );
     const until = out < 0 ? item.steps.length : at + 1 + out;
     const stitched = trace
@@ -44,8 +43,7 @@ function missing(item: Item): Finding[] {
     const used = item.steps.some(
       (step) =>
         step.kind === 'hand' &&
-        ((step.op.do === 'hoop' && step.op.pieceIds.includes(id)) ||
-          ('pieceId' in step.op && step.op.pieceId === id) ||
+        (('pieceId' in step.op && step.op.pieceId === id) ||
           ('pieceIds' in step.op && step.op.pieceIds?.includes(id) === true))
     );
     if (used && (shows === 'nothing' || (layStepOf(item, id) ?? isPlaced(item, id)))) return [];
@@ -56,9 +54,7 @@ function missing(item: Item): Finding[] {
 function isPlaced(item: Item, id: string): boolean {
   return item.steps.some(
     (step) =>
-      step.kind === 'hand' &&
-      ((step.op.do === 'hoop' && step.op.pieceIds.includes(id)) ||
-        (step.op.do === 'float' && step.op.pieceId === id))
+      (stepDoes(step, 'clamp')?.pieceIds.includes(id) ?? false) || stepDoes(step, 'lay')?.pieceId === id
   );
 }
 

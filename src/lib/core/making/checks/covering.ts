@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { offsetPath, type Path, type Point } from '$lib/core/base/geometry';
 import { findLine, findPiece, type Item, type Line, type Piece } from '$lib/core/documents/item';
@@ -19,9 +20,7 @@ function laid(context: CheckContext): Finding[] {
     const layer = after.state.layers.find(({ pieceId }) => pieceId === op.pieceId);
     if (!piece || !layer || after.problem !== null) return [];
     if (op.do === 'patch-hole') return judge(context, step.id, layer, findLine(item, op.lineId), () => true);
-    const flips = item.steps.some(
-      (each) => each.kind === 'hand' && each.op.do === 'flip' && each.op.pieceId === piece.id
-    );
+    const flips = item.steps.some((each) => stepDoes(each, 'flip')?.pieceId === piece.id);
     if (op.edge && (flips || piece.covers === null)) return [];
     const line = findLine(item, op.edge ? (piece.covers ?? '') : (op.covers ?? ''));
     const edge = op.edge && findLine(item, op.edge.lineId)?.path;

@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import type { Found } from '$lib/core/craft/findings';
 import { type Extents, extents, type Path, type Point } from '$lib/core/base/geometry';
 import {
@@ -57,7 +58,7 @@ export function layStepsOf(item: Item, pieceId: string): { id: string; op: Opera
 
 /** The step after which the work of a place in the item leaves the ring. */
 export function leavingAfter(item: Item, at: number): string | undefined {
-  return item.steps.slice(at).find((step) => step.kind === 'hand' && step.op.do === 'unhoop')?.id;
+  return item.steps.slice(at).find((step) => stepDoes(step, 'unclamp') !== null)?.id;
 }
 
 /** A hand step with the hoop before and after it. */
@@ -115,11 +116,8 @@ function readRuns(item: Item, trace: StackStep[]): StopRun[] {
     const seam = after?.state.seams.find(({ stepId }) => stepId === step.id);
     if (!after || !seam) return [];
     const stop = step.kind === 'stop' ? (findStop(item, step.stopId) ?? null) : null;
-    const called = stop
-      ? `Stop ${stop.number ?? '?'}`
-      : step.kind === 'hand' && step.op.do === 'insert-run'
-        ? `“${step.op.fileName}”`
-        : '';
+    const run = stepDoes(step, 'stitch')?.run;
+    const called = stop ? `Stop ${stop.number ?? '?'}` : run ? `“${run.fileName}”` : '';
     const { role, threadId, lineIds, paths, through } = seam;
     const width = Math.max(0, ...(stop?.phases ?? []).map((phase) => phase.width ?? 0));
     return [

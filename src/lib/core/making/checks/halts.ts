@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { editStop, findStop } from '$lib/core/documents/item';
 import type { Check, CheckContext, Finding } from './finding';
@@ -20,7 +21,7 @@ function inOneColour({ item }: CheckContext): Finding[] {
         const step = item.steps[index];
         const stop = step?.kind === 'stop' ? findStop(item, step.stopId) : undefined;
         // Another hooping of the same file is started anew.
-        const hoopsAnew = between.some((each) => each.kind === 'hand' && each.op.do === 'unhoop');
+        const hoopsAnew = between.some((each) => stepDoes(each, 'unclamp') !== null);
         if (!hands || !stop || hoopsAnew) return [];
         return [found('halts/one-colour', step?.id ?? null, { stop: stop.number ?? 0 })];
       });

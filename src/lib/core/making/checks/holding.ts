@@ -1,3 +1,4 @@
+import { hoopMove } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { editStep, type Item } from '$lib/core/documents/item';
 import { type Check, type Finding, layStepOf } from './finding';
@@ -7,7 +8,7 @@ export const holding: Check = ({ item, trace }) => {
   const said = new Set<string>();
   return trace.flatMap(({ stepId, state }): Finding[] => {
     const step = item.steps.find(({ id }) => id === stepId);
-    if (step?.kind !== 'hand' || step.op.do !== 'hoop-on') return [];
+    if (step?.kind !== 'hand' || hoopMove(step.op) !== 'on') return [];
     return state.layers.flatMap(({ pieceId, name, where, holds }): Finding[] => {
       const laid = layStepOf(item, pieceId);
       if (where !== 'below' || holds.length > 0 || !laid || said.has(pieceId)) return [];

@@ -1,3 +1,4 @@
+import { does, stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { findLine, type Item } from '$lib/core/documents/item';
 import { type Check, type CheckContext, type Finding, handed, runsAlong, runsOf } from './finding';
@@ -14,7 +15,7 @@ function unhooped(context: CheckContext): Finding[] {
   const out = new Set<string>();
   return item.steps.flatMap((step): Finding[] => {
     if (step.kind === 'hand') {
-      if (step.op.do === 'unhoop') out.add(step.hoopingId);
+      if (does(step.op, 'unclamp') !== null) out.add(step.hoopingId);
       return [];
     }
     if (!out.has(step.hoopingId)) return [];
@@ -28,7 +29,7 @@ function unhooped(context: CheckContext): Finding[] {
 function inRing(item: Item): (string | null)[] {
   let now: string | null = null;
   return item.steps.map((step) => {
-    if (step.kind === 'hand' && step.op.do === 'hoop') now = step.hoopingId;
+    if (stepDoes(step, 'clamp') !== null) now = step.hoopingId;
     return now;
   });
 }
@@ -52,9 +53,7 @@ function unplaced(context: CheckContext): Finding[] {
     const line = op.covers ?? op.edge?.lineId;
     const path = line === undefined ? undefined : findLine(context.item, line)?.path;
     const since = hoops.findLast((hoop) => hoop.at < at)?.at ?? 0;
-    const lifted = context.item.steps.some(
-      (each) => each.kind === 'hand' && each.op.do === 'lift' && each.op.pieceId === op.pieceId
-    );
+    const lifted = context.item.steps.some((each) => stepDoes(each, 'lift')?.pieceId === op.pieceId);
     if (!carried || lifted || !path || after.problem !== null) return [];
     if (
       runs.some(

@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { extents, type Point } from '$lib/core/base/geometry';
 import { findPiece, type Item } from '$lib/core/documents/item';
@@ -37,9 +38,7 @@ function closed(context: CheckContext): Finding[] {
   if (!turns) return [];
   const said = new Set<string>();
   return handed(context, 'lay').flatMap(({ op, step, after }): Finding[] => {
-    const flipped = item.steps.some(
-      (each) => each.kind === 'hand' && each.op.do === 'flip' && each.op.pieceId === op.pieceId
-    );
+    const flipped = item.steps.some((each) => stepDoes(each, 'flip')?.pieceId === op.pieceId);
     const layer = after.state.layers.find(({ pieceId }) => pieceId === op.pieceId);
     if (flipped || op.side === 'below' || !layer) return [];
     return after.state.layers.flatMap((under): Finding[] => {

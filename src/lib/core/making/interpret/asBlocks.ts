@@ -1,7 +1,8 @@
 import { shapePath } from '$lib/core/base/geometry';
 import { CLOTHS, type SheetWork } from '$lib/core/craft/blocks';
 import { constructionOf } from '$lib/core/craft/constructions';
-import { traitsOf } from '$lib/core/craft/operations';
+import { does, hoopAfter, traitsOf } from '$lib/core/craft/operations';
+import { HOOP_AT_START } from '$lib/core/documents/plan';
 import { isSame } from '$lib/core/documents/changes';
 import {
   type Block,
@@ -171,8 +172,8 @@ function grouped(item: Item): Group[] {
       continue;
     }
     const { op } = step;
-    if (op.do === 'hoop') begin('Hooping', step);
-    else if (op.do === 'unhoop') begin('Finishing', step);
+    if (does(op, 'clamp') !== null) begin('Hooping', step);
+    else if (does(op, 'unclamp') !== null) begin('Finishing', step);
     else if (LAYS.has(op.do) && 'pieceId' in op) {
       const name = calledIn(item, op.pieceId ?? '');
       const waits = !lays && stops.length > 0 && stops.every(({ role }) => role === 'placement');
@@ -190,8 +191,8 @@ function isReadying(step: Step | undefined): boolean {
   return (
     step?.kind === 'hand' &&
     (traitsOf(step.op.do).order === 'move' || step.op.do === 'thread') &&
-    step.op.do !== 'hoop' &&
-    step.op.do !== 'unhoop'
+    does(step.op, 'clamp') === null &&
+    does(step.op, 'unclamp') === null
   );
 }
 
@@ -209,12 +210,11 @@ function sentenceCase(name: string): string {
 
 /** Whether the hoop lies turned over after each step. */
 function turnedAfter(steps: readonly Step[]): ReadonlyMap<string, boolean> {
-  let turned = false;
+  let state = HOOP_AT_START;
   return new Map(
     steps.map((step) => {
-      if (step.kind === 'hand' && step.op.do === 'turn-over') turned = !turned;
-      if (step.kind === 'hand' && (step.op.do === 'hoop' || step.op.do === 'unhoop')) turned = false;
-      return [step.id, turned];
+      if (step.kind === 'hand') state = hoopAfter(state, step.op);
+      return [step.id, state.turned];
     })
   );
 }

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Item, Operation } from '$lib/core/documents/item';
 import type { DraftStep } from './draftStep';
 
@@ -29,7 +30,7 @@ export const FIRST_HOOPING = 'hooping-1';
 export function inHoopings(whole: Pick<Hooped, 'steps' | 'lines' | 'stops' | 'pieces'>): Hooped {
   let [now, hooped] = [0, false];
   const at = whole.steps.map(({ op }) => {
-    if ('do' in op && op.do === 'hoop') {
+    if ('do' in op && does(op, 'clamp') !== null) {
       if (hooped) now += 1;
       hooped = true;
     }
@@ -73,7 +74,7 @@ export function inHoopings(whole: Pick<Hooped, 'steps' | 'lines' | 'stops' | 'pi
       hooped: [
         ...new Set(
           steps.flatMap(({ op }, index) =>
-            at[index] === nth && 'do' in op && op.do === 'hoop' ? op.pieceIds : []
+            at[index] === nth && 'do' in op ? (does(op, 'clamp')?.pieceIds ?? []) : []
           )
         )
       ],

@@ -1,4 +1,6 @@
+import { does, hoopAfter, hoopMove } from '$lib/core/craft/operations';
 import type { Operation } from '$lib/core/documents/item';
+import { HOOP_AT_START } from '$lib/core/documents/plan';
 import type { DraftStep } from './draftStep';
 import { TAPE } from './operations';
 
@@ -7,7 +9,7 @@ export function hoopedFirst(
   steps: readonly DraftStep[],
   stabiliser: string | undefined
 ): readonly DraftStep[] {
-  if (stabiliser === undefined || steps.some(({ op }) => 'do' in op && op.do === 'hoop')) return steps;
+  if (stabiliser === undefined || steps.some(({ op }) => 'do' in op && does(op, 'clamp'))) return steps;
   const op: Operation = { do: 'hoop', pieceIds: [stabiliser], sticky: false };
   return [{ id: 'ours-0', op, action: null, sentence: null }, ...steps];
 }
@@ -15,24 +17,34 @@ export function hoopedFirst(
 /** What sheets never say: the hoop off before it is turned, on before a stop, tape off before a flip. */
 export function withMoves(steps: readonly DraftStep[]): DraftStep[] {
   const whole: DraftStep[] = [];
-  const now: { hoop: 'empty' | 'off' | 'on' | 'out'; over: boolean } = { hoop: 'empty', over: false };
+  let hoop = HOOP_AT_START;
   const taped = new Set<string>();
+  const follow = (op: Operation): void => {
+    hoop = hoopAfter(hoop, op);
+    const [held, released] = [does(op, 'hold'), does(op, 'release')];
+    if (held?.by.by === 'tape') taped.add(held.pieceId);
+    if (released?.held === 'tape') for (const id of released.pieceIds ?? [...taped]) taped.delete(id);
+  };
   const add = (op: Operation): void => {
     whole.push({ id: `ours-${whole.length + 1}`, op, action: null, sentence: null });
     follow(op);
   };
-  const follow = (op: Operation): void => {
-    if (op.do === 'hoop') [now.hoop, now.over] = ['off', false];
-    if (op.do === 'hoop-on') now.hoop = 'on';
-    if (op.do === 'hoop-off') now.hoop = 'off';
-    if (op.do === 'turn-over') now.over = !now.over;
-    if (op.do === 'unhoop') [now.hoop, now.over] = ['out', false];
-    if (op.do === 'tape') taped.add(op.pieceId);
-    if (op.do === 'untape') for (const id of op.pieceIds ?? [...taped]) taped.delete(id);
+  const off = (): void => {
+    if (hoop.where === 'on') add({ do: 'hoop-off' });
+  };
+  const frontUp = (): void => {
+    if (hoop.turned) add({ do: 'turn-over' });
   };
   for (const step of steps) {
     const { op } = step;
-    if (!('stop' in op) && op.do === 'hoop' && now.hoop !== 'empty' && now.hoop !== 'out') {
+    if ('stop' in op) {
+      if (hoop.turned) off();
+      frontUp();
+      if (hoop.where === 'off') add({ do: 'hoop-on' });
+      whole.push(step);
+      continue;
+    }
+    if (op.do === 'hoop' && hoop.where !== 'empty' && hoop.where !== 'unhooped') {
       const at = whole.findLastIndex((before) => 'stop' in before.op || before.op.do === 'hoop');
       const before = whole[at];
       // What is hooped before anything is stitched lies in the same ring.
@@ -40,36 +52,29 @@ export function withMoves(steps: readonly DraftStep[]): DraftStep[] {
         whole[at] = { ...before, op: { ...before.op, pieceIds: [...before.op.pieceIds, ...op.pieceIds] } };
         continue;
       }
-      if (now.over) add({ do: 'turn-over' });
-      if (now.hoop === 'on') add({ do: 'hoop-off' });
+      frontUp();
+      off();
       add({ do: 'unhoop' });
     }
-    if ('stop' in op) {
-      if (now.over && now.hoop === 'on') add({ do: 'hoop-off' });
-      if (now.over) add({ do: 'turn-over' });
-      if (now.hoop === 'off') add({ do: 'hoop-on' });
-      whole.push(step);
-      continue;
-    }
+    const move = hoopMove(op);
     // What the sheet says twice, or says of a hoop that is so already, is done.
-    if ((op.do === 'hoop-on' && now.hoop !== 'off') || (op.do === 'hoop-off' && now.hoop !== 'on')) continue;
-    if (op.do === 'hoop-on' && now.over) add({ do: 'turn-over' });
-    if ((op.do === 'turn-over' || op.do === 'unhoop' || OFF.has(op.do)) && now.hoop === 'on')
-      add({ do: 'hoop-off' });
-    if (op.do === 'turn-over' && now.hoop !== 'off') continue;
-    if (op.do === 'unhoop' && now.hoop !== 'off') continue;
-    if (OUT.has(op.do) && now.hoop !== 'out') {
-      if (now.over) add({ do: 'turn-over' });
-      if (now.hoop === 'on') add({ do: 'hoop-off' });
-      if (now.hoop === 'off') add({ do: 'unhoop' });
+    if ((move === 'on' && hoop.where !== 'off') || (move === 'off' && hoop.where !== 'on')) continue;
+    if (move === 'on') frontUp();
+    const leaves = does(op, 'unclamp') !== null;
+    if (move === 'over' || leaves || OFF.has(op.do)) off();
+    if ((move === 'over' || leaves) && hoop.where !== 'off') continue;
+    if (OUT.has(op.do) && hoop.where !== 'unhooped') {
+      frontUp();
+      off();
+      if (hoop.where === 'off') add({ do: 'unhoop' });
     }
-    if (op.do === 'lay' && op.side === 'above' && now.over) add({ do: 'turn-over' });
-    if (op.do === 'lay' && op.side === 'below' && !now.over && now.hoop !== 'out') {
-      if (now.hoop === 'on') add({ do: 'hoop-off' });
+    if (op.do === 'lay' && op.side === 'above') frontUp();
+    if (op.do === 'lay' && op.side === 'below' && !hoop.turned && hoop.where !== 'unhooped') {
+      off();
       add({ do: 'turn-over' });
     }
-    if (op.do === 'flip' && taped.has(op.pieceId))
-      add({ do: 'untape', strips: TAPE, pieceIds: [op.pieceId] });
+    const flipped = does(op, 'flip')?.pieceId;
+    if (flipped !== undefined && taped.has(flipped)) add({ do: 'untape', strips: TAPE, pieceIds: [flipped] });
     whole.push(step);
     follow(op);
   }

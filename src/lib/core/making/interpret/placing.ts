@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Item } from '$lib/core/documents/item';
 import type { SheetAction, SheetReading } from '$lib/core/reading/sheets';
 import type { DraftStep } from './draftStep';
@@ -275,8 +276,8 @@ export class Pieces {
     const behind = closingOf(this.#sheet) === null ? undefined : this.#lastCloth(steps);
     for (const { op } of steps) {
       if (!('do' in op)) continue;
-      if (op.do === 'hoop')
-        for (const id of op.pieceIds) laid.set(id, { below: false, flipped: false, hooped: true });
+      for (const id of does(op, 'clamp')?.pieceIds ?? [])
+        laid.set(id, { below: false, flipped: false, hooped: true });
       if (op.do === 'lay' || op.do === 'float')
         laid.set(
           op.pieceId,
@@ -286,7 +287,7 @@ export class Pieces {
             hooped: false
           }
         );
-      const own = op.do === 'flip' ? laid.get(op.pieceId) : undefined;
+      const own = laid.get(does(op, 'flip')?.pieceId ?? '');
       if (own) own.flipped = true;
     }
     return this.#sheet.pieces.flatMap((piece, at): Item['pieces'] => {

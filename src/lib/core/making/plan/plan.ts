@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import { jaggedness, pathLength, simplified } from '$lib/core/base/geometry';
 import { InWords } from '$lib/core/base/problems';
 import type { LengthUnit } from '$lib/core/base/units';
@@ -120,7 +121,7 @@ export function planAndTrace(whole: Item, setup: Setup | undefined, shop: Shop):
     // A file run in between stitches too, though it is no stop of this one.
     stitches: total([
       ...stops.map(({ stitches }) => stitches),
-      ...steps.map(({ op }) => (op?.do === 'insert-run' ? op.stitches : 0))
+      ...steps.map(({ op }) => does(op, 'stitch')?.run.stitches ?? 0)
     ]),
     upperMetres: total(threads.map(({ upperMetres }) => upperMetres)),
     bobbinMetres: total(threads.map(({ bobbinMetres }) => bobbinMetres)),
@@ -276,5 +277,6 @@ function threadUse(item: Item, geometry: ReadonlyMap<string, StopGeometry>): Pla
 /** The stop of a step, a file run in between counted as the stop it is. */
 function stopOf(step: Step, item: Item): Stop | undefined {
   if (step.kind === 'stop') return findStop(item, step.stopId);
-  return step.op.do === 'insert-run' && step.op.stitches > 0 ? asStop(step.op) : undefined;
+  const run = does(step.op, 'stitch')?.run;
+  return run && run.stitches > 0 ? asStop(run) : undefined;
 }

@@ -1,7 +1,9 @@
 import {
   cautionOf,
+  does,
   handTime,
   hoopAfter,
+  stepDoes,
   STOP_CAUTION,
   traitsOf,
   wordingOf
@@ -72,11 +74,13 @@ export function planSteps(
   const begun = new Set<string>();
 
   const addHand = (id: string, itemStepId: string | null, op: Operation, note: string): void => {
+    const run = does(op, 'stitch')?.run;
+    const threadId = op.do === 'thread' ? op.threadId : run?.threadId;
     const { title, detail } = wordingOf(op, {
       item,
       unit: shop.unit,
       hoop: state,
-      ...(op.do === 'insert-run' && { leaving: leavingAt(item, id, machine.needles) })
+      ...(run && { leaving: leavingAt(item, id, machine.needles) })
     });
     const time = handTime(op, item, shop.hands, machine);
     const after = hoopAfter(state, op);
@@ -91,15 +95,12 @@ export function planSteps(
       note,
       op,
       stop: null,
-      thread:
-        (op.do === 'thread' || op.do === 'insert-run') && op.threadId !== undefined
-          ? (findThread(item, op.threadId) ?? null)
-          : null,
+      thread: threadId === undefined ? null : (findThread(item, threadId) ?? null),
       needle: null,
       // A step that moves the hoop shows where it goes; any other where it is.
       hoop: after,
       hands: handsEstimate([time.parts], ownHands),
-      running: needleEstimate([op.do === 'insert-run' ? runParts(op) : NO_NEEDLE], ownMachine),
+      running: needleEstimate([run ? runParts(run) : NO_NEEDLE], ownMachine),
       waiting: fromDefaults('waiting', time.waiting),
       parts: time.parts,
       caution: cautionOf(op) ?? null
@@ -115,12 +116,9 @@ export function planSteps(
   addHand('set-up', null, { do: 'set-up', ...(turned && { turned }) }, '');
   for (const step of item.steps) {
     if (step.kind === 'hand') {
-      if (
-        step.op.do === 'insert-run' &&
-        step.op.threadId !== undefined &&
-        changes.get(step.id)?.kind === 'thread'
-      )
-        addHand(`thread-before-${step.id}`, null, { do: 'thread', threadId: step.op.threadId }, '');
+      const threadId = stepDoes(step, 'stitch')?.run.threadId;
+      if (threadId !== undefined && changes.get(step.id)?.kind === 'thread')
+        addHand(`thread-before-${step.id}`, null, { do: 'thread', threadId }, '');
       addHand(step.id, step.id, step.op, step.note);
       continue;
     }
@@ -216,11 +214,9 @@ const NO_THREAD = '';
 function changesByStep(item: Item, machine: Machine): Map<string, ThreadChange> {
   const stops = item.steps.flatMap((step) => {
     if (step.kind === 'hand') {
-      const { op } = step;
       // A file run in between has its own thread, and the next stop needs its thread back.
-      return op.do === 'insert-run' && op.threadId !== undefined
-        ? [{ stepId: step.id, threadId: op.threadId }]
-        : [];
+      const threadId = stepDoes(step, 'stitch')?.run.threadId;
+      return threadId === undefined ? [] : [{ stepId: step.id, threadId }];
     }
     const stop = findStop(item, step.stopId);
     // A stop the file does not have is never stitched, so it needs no thread.

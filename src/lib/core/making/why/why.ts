@@ -1,3 +1,4 @@
+import { hoopMove, stepDoes } from '$lib/core/craft/operations';
 import {
   findLine,
   findPiece,
@@ -74,9 +75,7 @@ const nameIn = (item: Item, id: string): string => findPiece(item, id)?.name ?? 
 
 /** The line at which a piece is flipped later. */
 function flippedAt({ item, later }: Story, pieceId: string): string | undefined {
-  const flip = later.flatMap((step) =>
-    step.kind === 'hand' && step.op.do === 'flip' && step.op.pieceId === pieceId ? [step.op] : []
-  )[0];
+  const flip = later.flatMap((step) => stepDoes(step, 'flip') ?? []).find((each) => each.pieceId === pieceId);
   return flip && (findLine(item, flip.lineId)?.name.toLowerCase() ?? 'seam');
 }
 
@@ -111,7 +110,7 @@ function whyLay(story: Story, op: OperationOf<'lay'>): string | null {
     return seen
       ? `Either side will do: ${kind === 'felt' ? 'felt looks' : 'it looks'} the same on both${ends}.`
       : `It lies between the others and gives body.${hides}`;
-  const turn = later.some((step) => step.kind === 'hand' && step.op.do === 'turn-through');
+  const turn = later.some((step) => stepDoes(step, 'turn') !== null);
   if (op.side === 'below')
     return isDown
       ? `Its right side is towards you while the hoop is turned over${ends || '; it is covered later'}.`
@@ -161,7 +160,7 @@ function nextLaid(item: Item, later: readonly Step[]): string | undefined {
 function whyTurn({ item, later, trace }: Story, stepId: string): string {
   const turned = trace.find((each) => each.stepId === stepId)?.state.hoop.turned ?? false;
   if (!turned) return 'The machine stitches from above only, so the right way up again.';
-  const back = later.findIndex((step) => step.kind === 'hand' && step.op.do === 'turn-over');
+  const back = later.findIndex((step) => step.kind === 'hand' && hoopMove(step.op) === 'over');
   const there = later
     .slice(0, back < 0 ? later.length : back)
     .flatMap((step) => (step.kind === 'hand' && step.op.do === 'lay' ? [nameIn(item, step.op.pieceId)] : []));
@@ -171,7 +170,7 @@ function whyTurn({ item, later, trace }: Story, stepId: string): string {
 }
 
 function whyZip({ item, later }: Story, op: OperationOf<'zip'>): string | null {
-  if (!later.some((step) => step.kind === 'hand' && step.op.do === 'turn-through')) return null;
+  if (!later.some((step) => stepDoes(step, 'turn') !== null)) return null;
   const cover = nextLaid(item, later);
   const after = cover === undefined ? 'later' : `after ${cover} is on`;
   return `Open ${nameIn(item, op.pieceId)} now: ${after}, the work is turned through it, and nobody reaches the pull any more.`;

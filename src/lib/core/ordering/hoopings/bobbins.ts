@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import { findThread } from '$lib/core/documents/item';
 import type { PlanStep } from '$lib/core/documents/plan';
 import { broughtStep, type HoopingContext, withPart } from './repeated';
@@ -19,7 +20,7 @@ export function withBobbins(
   let left = context.bobbinLeft ?? bobbinMetres;
   return steps.flatMap((each, at): PhasedStep[] => {
     const { op, stop } = each.step;
-    if (op?.do === 'bobbin') left = bobbinMetres;
+    if (does(op, 'wind') !== null) left = bobbinMetres;
     if (!stop) return [each];
     const next = nextBobbin(left, stop, bobbinMetres);
     left = next.left;
@@ -38,7 +39,7 @@ export function withBobbins(
 /** The thread a bobbin must be wound with for a stop and those after it; undefined where any will do. */
 function colourFrom(steps: readonly PhasedStep[], { matching }: HoopingContext): string | undefined {
   for (const { step } of steps) {
-    if (step.op?.do === 'bobbin') return undefined;
+    if (does(step.op, 'wind') !== null) return undefined;
     if (step.stop && step.thread && matching.has(step.itemStepId ?? '')) return step.thread.id;
   }
   return undefined;

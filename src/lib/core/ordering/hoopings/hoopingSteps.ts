@@ -1,4 +1,4 @@
-import { isKindOf } from '$lib/core/craft/operations';
+import { does, hoopMove, isKindOf } from '$lib/core/craft/operations';
 import type { PlanStep } from '$lib/core/documents/plan';
 import type { Way } from '$lib/core/documents/run';
 import { threadsOn } from '$lib/core/making/plan';
@@ -68,7 +68,7 @@ function copyByCopy(
 ): PhasedStep[] {
   const linesFirst = way === 'lines-first' ? laidFirst(machine) : null;
   const from = linesFirst ?? machine.findIndex((step) => !isOnce(step));
-  const to = machine.at(-1)?.op?.do === 'hoop-off' ? machine.length - 1 : machine.length;
+  const to = hoopMove(machine.at(-1)?.op) === 'off' ? machine.length - 1 : machine.length;
   const all = (step: PlanStep): PlanStep => forAll(step, copies, context);
   const each = copiesPerHead(copies);
   const first = machine.findIndex(({ kind }, at) => at >= from && kind === 'stop');
@@ -139,7 +139,7 @@ function withThreads(steps: readonly PhasedStep[], heads: number, context: Hoopi
   const stitched = steps.filter(
     ({ step }) =>
       step.thread !== null &&
-      (step.kind === 'stop' ? step.stop?.machineNumber !== null : step.op?.do === 'insert-run')
+      (step.kind === 'stop' ? step.stop?.machineNumber !== null : does(step.op, 'stitch') !== null)
   );
   const changes = threadChanges(
     stitched.map(({ step }) => step.thread?.id ?? ''),

@@ -1,3 +1,4 @@
+import { hoopMove } from '$lib/core/craft/operations';
 import type { Item, OperationKind } from '$lib/core/documents/item';
 import { type Placement, type Turn, TURNS } from '$lib/core/documents/order';
 import type { PlanStep } from '$lib/core/documents/plan';
@@ -153,7 +154,7 @@ function withoutHooping(steps: PhasedStep[], stage: Stage, { item }: LineContext
   const first = steps.findIndex(({ phase }) => phase === 'machine');
   return steps.filter(({ step: { op }, phase }, at) => {
     if (phase === 'load') return !piecesIn(op).some((id) => hooped.has(id));
-    return at !== first || op?.do !== 'hoop-on';
+    return at !== first || hoopMove(op) !== 'on';
   });
 }
 
@@ -174,7 +175,7 @@ function leavingOn(
   const last = steps.findLast(({ phase }) => phase === 'machine')?.step;
   const kept = steps
     .filter(({ step, phase }) =>
-      phase === 'off' ? canWait(step) : step !== last || step.op?.do !== 'hoop-off'
+      phase === 'off' ? canWait(step) : step !== last || hoopMove(step.op) !== 'off'
     )
     .map((each): PhasedStep => (each.phase === 'off' ? { ...each, phase: 'finish' } : each));
   const at = kept.findLastIndex(({ phase }) => phase !== 'finish') + 1;

@@ -1,4 +1,4 @@
-import { isKindOf } from '$lib/core/craft/operations';
+import { does, isKindOf } from '$lib/core/craft/operations';
 import type { OperationKind } from '$lib/core/documents/item';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 
@@ -43,7 +43,7 @@ export function isOnce({ op }: Pick<PlanStep, 'op'>): boolean {
  */
 export function stagesOf({ steps }: Pick<Plan, 'steps'>, hoopingOf: ReadonlyMap<string, string>): Stage[] {
   const own = steps.filter(({ op, itemStepId }) => itemStepId !== null && op?.do !== 'set-up');
-  const starts = own.flatMap(({ op }, at) => (op?.do === 'hoop' ? [at] : []));
+  const starts = own.flatMap(({ op }, at) => (does(op, 'clamp') !== null ? [at] : []));
   // What is prepared before the first hooping is loaded with it; between two, it belongs to the one before.
   const bounds = starts.length === 0 ? [0] : [0, ...starts.slice(1)];
   return bounds.map((from, index) => {

@@ -1,3 +1,4 @@
+import { stepDoes } from '$lib/core/craft/operations';
 import { formatLength, formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
 import { HARDWARE, comparedName } from '$lib/core/documents/item';
 import type { CutPiece } from '$lib/core/documents/plan';
@@ -180,9 +181,9 @@ function notionRows(wants: readonly Want[], stash: readonly StashEntry[]): Shopp
         needs.set(material.name, (needs.get(material.name) ?? 0) + (count / plan.copies) * copies);
   for (const { item, copies } of wants)
     for (const step of item.steps) {
-      if (step.kind !== 'hand' || step.op.do !== 'hardware') continue;
-      for (const [name, each] of NOTIONS[step.op.kind])
-        needs.set(name, (needs.get(name) ?? 0) + each * step.op.count * copies);
+      const set = stepDoes(step, 'fit');
+      for (const [name, each] of set ? NOTIONS[set.what] : [])
+        needs.set(name, (needs.get(name) ?? 0) + each * (set?.count ?? 0) * copies);
     }
   const notions = stash.filter((entry): entry is CountedEntry => entry.what === 'notion');
   return [...needs].flatMap(([name, count]): ShoppingRow[] => {

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Plan } from '$lib/core/documents/plan';
 import type { ThreadSpent } from '$lib/core/documents/run';
 import type { StashEntry, ThreadEntry } from '$lib/core/documents/stash';
@@ -28,9 +29,11 @@ export function threadSpent(
   };
   let bobbin: string | undefined;
   steps.forEach(({ op, stop, thread }, at) => {
-    if (op?.do === 'bobbin') bobbin = op.threadId;
+    const wound = does(op, 'wind');
+    if (wound) bobbin = wound.threadId ?? undefined;
     if (done[at] !== true) return;
-    if (op?.do === 'insert-run') use(op.threadId, upperThread(asStop(op)).metres);
+    const run = does(op, 'stitch')?.run;
+    if (run) use(run.threadId, upperThread(asStop(run)).metres);
     if (!stop || stop.machineNumber === null) return;
     use(thread?.id, stop.upperMetres);
     use(bobbin, stop.bobbinMetres);

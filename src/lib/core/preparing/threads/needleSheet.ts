@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Item } from '$lib/core/documents/item';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { Machine } from '$lib/core/documents/shop';
@@ -93,10 +94,8 @@ function whyWords(titles: readonly string[]): string {
 const lower = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 function needleBefore(plan: Plan, before: PlanStep | undefined, step: PlanStep): string | null {
-  const op = plan.steps
-    .slice(before?.number ?? 0, step.number - 1)
-    .findLast((each) => each.op?.do === 'needle')?.op;
-  return op?.do === 'needle' ? op.needle : null;
+  const changes = plan.steps.slice(before?.number ?? 0, step.number - 1);
+  return changes.flatMap(({ op }) => does(op, 'needle')?.needle ?? []).at(-1) ?? null;
 }
 
 /** The needle for each hooping, from what lies under it there. */

@@ -1,4 +1,4 @@
-import { isKindOf } from '$lib/core/craft/operations';
+import { does, isKindOf } from '$lib/core/craft/operations';
 import { editStep, type HandStep, type Item, type Step } from '$lib/core/documents/item';
 import { type PlannedBobbin, USUAL } from './bobbinPlan';
 
@@ -38,13 +38,13 @@ export function putBobbins(item: Item, all: readonly PlannedBobbin[]): Item {
 }
 
 function handsBefore(hands: HandStep[], stop: Step, change: PlannedBobbin | undefined): HandStep[] {
-  const there = hands.findIndex(({ op }) => op.do === 'bobbin');
+  const there = hands.findIndex(({ op }) => does(op, 'wind') !== null);
   if (!change) {
     // A change with nothing but the moves of the hoop round it goes as a whole.
     const alone = hands.every(({ op }) =>
       isKindOf(op, ({ bobbin }) => bobbin === 'change' || bobbin === 'moves-hoop')
     );
-    return there >= 0 && alone ? [] : hands.filter(({ op }) => op.do !== 'bobbin');
+    return there >= 0 && alone ? [] : hands.filter(({ op }) => does(op, 'wind') === null);
   }
   const op = { do: 'bobbin' as const, ...(change.colour !== USUAL && { threadId: change.colour }) };
   if (there >= 0) return hands.map((hand, at) => (at === there ? { ...hand, op } : hand));

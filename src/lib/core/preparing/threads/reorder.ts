@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { HandStep, Item, Step } from '$lib/core/documents/item';
 import type { BobbinBundle, ItemTask } from './tasks';
 
@@ -84,7 +85,10 @@ class Bundles {
       ...step,
       id: again ? `${step.id}-before-${task.id}` : step.id,
       needs: [],
-      op: step.op.do === 'bobbin' ? { do: 'bobbin', ...(threadId !== undefined && { threadId }) } : step.op
+      op:
+        does(step.op, 'wind') !== null
+          ? { do: 'bobbin', ...(threadId !== undefined && { threadId }) }
+          : step.op
     }));
   }
 }

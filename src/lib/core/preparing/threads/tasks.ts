@@ -1,4 +1,4 @@
-import { isKindOf } from '$lib/core/craft/operations';
+import { isKindOf, stepDoes } from '$lib/core/craft/operations';
 import {
   findStop,
   type HandStep,
@@ -74,9 +74,8 @@ function handsOf(steps: readonly Step[]): Pick<OrderTask, 'thread' | 'bobbin'> {
   let thread: string | null = null;
   let bobbin: string | null = null;
   for (const step of steps) {
-    if (step.kind !== 'hand') continue;
-    if (step.op.do === 'insert-run') thread = step.op.threadId ?? thread;
-    if (step.op.do === 'bobbin') bobbin = step.op.threadId ?? bobbin;
+    thread = stepDoes(step, 'stitch')?.run.threadId ?? thread;
+    bobbin = stepDoes(step, 'wind')?.threadId ?? bobbin;
   }
   return { thread, bobbin };
 }
@@ -125,8 +124,8 @@ function asBundle(hands: readonly Step[]): BobbinBundle | null {
   const steps = hands.filter((step): step is HandStep => step.kind === 'hand');
   if (steps.length < hands.length || !steps.every(({ op }) => isKindOf(op, ({ bobbin }) => bobbin !== null)))
     return null;
-  const bobbin = steps.findLast(({ op }) => op.do === 'bobbin')?.op;
-  return bobbin?.do === 'bobbin' ? { steps, threadId: bobbin.threadId ?? null } : null;
+  const wound = steps.flatMap((step) => stepDoes(step, 'wind') ?? []).at(-1);
+  return wound ? { steps, threadId: wound.threadId } : null;
 }
 
 function withPrecedence(tasks: ItemTask[], item: Item, mayPass: MayPass): ItemTask[] {

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Plan } from '$lib/core/documents/plan';
 import type { Machine, Setup } from '$lib/core/documents/shop';
 import type { PlanAndTrace } from '$lib/core/making/plan';
@@ -74,7 +75,8 @@ export function bobbinsInSteps(
   let colour = USUAL;
   let changes = 0;
   steps.forEach(({ op, parts }, at) => {
-    if (op?.do === 'bobbin') colour = op.threadId ?? USUAL;
+    const wound = does(op, 'wind');
+    if (wound) colour = wound.threadId ?? USUAL;
     const changed = parts.reduce((sum, { key, times }) => sum + (key === 'bobbin' ? times : 0), 0);
     // What is put in before the first stitch is the bobbin it starts with.
     if (at < first) return;

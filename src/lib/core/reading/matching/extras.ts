@@ -1,4 +1,4 @@
-import { hoopAfter, isKindOf, isNamedFor } from '$lib/core/craft/operations';
+import { does, hoopAfter, isKindOf, isNamedFor } from '$lib/core/craft/operations';
 import type { HandStep, Operation, Piece, Role, Step, Stop } from '$lib/core/documents/item';
 import { HOOP_AT_START, type HoopState } from '$lib/core/documents/plan';
 import type { Built } from './remarks';
@@ -79,7 +79,7 @@ function placeAfter(
   for (let at = from + 1; at <= steps.length; at++) {
     if (canStitch(at - 1)) place = at;
     const step = steps[at];
-    if (step?.kind !== 'hand' || step.op.do === 'unhoop') break;
+    if (step?.kind !== 'hand' || does(step.op, 'unclamp') !== null) break;
     if (laid <= start && ON_SURFACE.includes(stop.role) && !FOLLOWS.includes(step.op.do)) break;
   }
   return place;

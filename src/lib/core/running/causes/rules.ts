@@ -1,3 +1,4 @@
+import { hoopMove, stepDoes } from '$lib/core/craft/operations';
 import { type Item, PILE } from '$lib/core/documents/item';
 import { oneLayerMore } from './mends';
 import type { Facts } from './facts';
@@ -202,7 +203,7 @@ export const RULES: readonly CauseRule[] = [
     words: 'Nothing marked where the name goes',
     advice: 'Mark the middle and the line of the name, and trace its box before the first stitch.',
     weigh: (facts) =>
-      facts.item.steps.some((step) => step.kind === 'hand' && step.op.do === 'insert-run')
+      facts.item.steps.some((step) => stepDoes(step, 'stitch') !== null)
         ? likely('The name runs from a file of its own.')
         : usual('A name is the only thing anyone sees to be straight.')
   },
@@ -289,7 +290,7 @@ export const RULES: readonly CauseRule[] = [
     words: 'The hoop was not turned over for a piece below',
     advice: 'Take it off, turn it, lay the piece, turn it back: the sheet says where it lies.',
     weigh: (facts) =>
-      facts.item.steps.some((step) => step.kind === 'hand' && step.op.do === 'turn-over')
+      facts.item.steps.some((step) => step.kind === 'hand' && hoopMove(step.op) === 'over')
         ? likely('Pieces are laid under the hoop.')
         : null
   },
@@ -301,7 +302,7 @@ export const RULES: readonly CauseRule[] = [
     weigh: (facts) =>
       facts.item.steps.some((step) => step.kind === 'hand' && step.op.do === 'clip')
         ? usual('The sheet clips them: perhaps not close enough.')
-        : facts.item.steps.some((step) => step.kind === 'hand' && step.op.do === 'turn-through')
+        : facts.item.steps.some((step) => stepDoes(step, 'turn') !== null)
           ? seen('It is turned, and no step clips its corners.')
           : null
   }

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Run } from '$lib/core/documents/run';
 
 /** Shortest stretch that tells anything, m. */
@@ -23,7 +24,7 @@ export function bobbinMeasures({ plan, events }: Pick<Run, 'plan' | 'events'>): 
     const { type, stepId, fault } = event;
     const step = stepId === null ? undefined : stepOf.get(stepId);
     const metres = step?.stop?.bobbinMetres ?? 0;
-    if (type === 'done' && step?.op?.do === 'bobbin') used = 0;
+    if (type === 'done' && does(step?.op, 'wind') !== null) used = 0;
     else if (type === 'done' && step?.stop) {
       if (used !== null) used += Math.max(0, metres - inStop);
       inStop = 0;

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import { workName } from '$lib/core/documents/shop';
 
@@ -80,6 +81,6 @@ export function savings(plan: Plan, order: number): Saving[] {
 
 /** Hands after the work has left the ring for the last time, s. */
 function afterUnhooping(steps: readonly PlanStep[]): number {
-  const last = steps.findLastIndex(({ op }) => op?.do === 'unhoop');
+  const last = steps.findLastIndex(({ op }) => does(op, 'unclamp') !== null);
   return last < 0 ? 0 : steps.slice(last + 1).reduce((sum, { hands }) => sum + hands.value, 0);
 }

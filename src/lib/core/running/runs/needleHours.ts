@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Run } from '$lib/core/documents/run';
 import { compareRun } from './compare';
 
@@ -21,7 +22,7 @@ export interface NeedleTimes {
 export function needleTimes(run: Pick<Run, 'plan' | 'events' | 'startedAt'>): NeedleTimes {
   const times = compareRun(run.plan, run.events).steps.flatMap(({ step, actual }): NeedleTimes['times'] => {
     if (actual === null) return [];
-    if (step.op?.do === 'needle') return ['changed'];
+    if (does(step.op, 'needle') !== null) return ['changed'];
     return step.stop ? [{ needle: step.needle ?? 1, seconds: actual }] : [];
   });
   return { machineId: run.plan.machine.id, startedAt: run.startedAt, times };

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import Papa from 'papaparse';
 import type { Plan, PlanStep } from '$lib/core/documents/plan';
 import type { Run } from '$lib/core/documents/run';
@@ -87,7 +88,7 @@ export function faultRates(runs: readonly Run[], by: FaultGroup): FaultRate[] {
     const state = foldRun(plan.steps, events);
     plan.steps.forEach((step, at) => {
       const needle = `${plan.machine.id} ${step.needle ?? 1}`;
-      if (step.op?.do === 'needle' && state.done[at]) hours.set(needle, 0);
+      if (does(step.op, 'needle') !== null && state.done[at]) hours.set(needle, 0);
       if (!step.stop || (!state.done[at] && (state.seconds[at] ?? 0) === 0)) return;
       const own = state.faults.filter(({ stepId }) => stepId === step.id);
       const { stitches } = step.stop;
