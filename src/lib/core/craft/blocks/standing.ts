@@ -1,4 +1,4 @@
-import { stepDoes } from '$lib/core/craft/operations';
+import { fusedBy, stepDoes } from '$lib/core/craft/operations';
 import {
   difference,
   offsetPath,
@@ -176,13 +176,7 @@ function asked(s: Sequence, hoop: StackState, frame: Frame): Standing {
 
 /** Pieces with web behind them that no step has fused. */
 function waitingForTheIron({ entries, pieces }: Readonly<Pattern>): Piece[] {
-  const fused = new Set(
-    entries.flatMap((entry) => {
-      if (entry.kind !== 'hand') return [];
-      const { op } = entry;
-      return op.do === 'fuse' || (op.do === 'lay' && op.hold.by === 'fuse') ? op.pieceId : [];
-    })
-  );
+  const fused = new Set(entries.flatMap((entry) => (entry.kind === 'hand' ? (fusedBy(entry.op) ?? []) : [])));
   return pieces.filter(
     ({ id, backed }) => backed?.some(({ kind }) => kind === 'fusible') === true && !fused.has(id)
   );
@@ -201,9 +195,7 @@ function lastHooping({ entries }: Readonly<Pattern>): string | null {
 function piecesByHooping({ entries, hoopings }: Readonly<Pattern>): string[][] {
   return hoopings.map(({ id, hooped }) => [
     ...hooped,
-    ...entries.flatMap((entry) =>
-      entry.kind === 'hand' && entry.hoopingId === id && entry.op.do === 'lay' ? [entry.op.pieceId] : []
-    )
+    ...entries.flatMap((entry) => (entry.hoopingId === id ? (stepDoes(entry, 'lay')?.pieceId ?? []) : []))
   ]);
 }
 

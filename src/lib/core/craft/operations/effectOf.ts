@@ -53,3 +53,15 @@ export function stepDoes<D extends StackEffect['does']>(
 ): EffectOf<D> | null {
   return step?.kind === 'hand' ? does(step.op, kind) : null;
 }
+
+/**
+ * The piece an operation irons on, be it laid with the iron or fused where it lies.
+ *
+ * @example
+ * fusedBy({ do: 'fuse', pieceId: 'leaf' }) // 'leaf'
+ */
+export function fusedBy(op: Operation): string | null {
+  const [held, laid] = [does(op, 'hold'), does(op, 'lay')];
+  if (held?.by.by === 'fuse') return held.pieceId;
+  return laid?.hold?.by === 'fuse' ? laid.pieceId : null;
+}

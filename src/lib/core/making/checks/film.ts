@@ -1,3 +1,4 @@
+import { fusedBy } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { intersection, regionArea } from '$lib/core/base/geometry';
 import { type Check, type Finding, handed } from './finding';
@@ -5,7 +6,7 @@ import { type Check, type Finding, handed } from './finding';
 /** Film topping that a fused piece would trap for good. */
 export const film: Check = (context) =>
   handed(context, 'fuse', 'lay').flatMap(({ op, step, after }): Finding[] => {
-    if (op.do === 'lay' && op.hold.by !== 'fuse') return [];
+    if (fusedBy(op) === null) return [];
     const { layers } = after.state;
     const at = layers.findIndex(({ pieceId }) => pieceId === op.pieceId);
     const piece = layers[at];

@@ -1,3 +1,4 @@
+import { fusedBy } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { addHandStep, editStep, findPiece, type HandStep, type Item } from '$lib/core/documents/item';
 import type { Layer } from '$lib/core/craft/stack';
@@ -8,7 +9,7 @@ type Ironing = Handed<'press' | 'fuse' | 'heat-adhesive' | 'lay'>;
 /** The iron: on the face of vinyl, on bare adhesive, on the machine, and before a piece has been trimmed. */
 export const iron: Check = (context) => {
   const irons = handed(context, 'press', 'fuse', 'heat-adhesive', 'lay').filter(
-    ({ op }) => op.do !== 'lay' || op.hold.by === 'fuse'
+    ({ op }) => op.do === 'press' || fusedBy(op) !== null
   );
   return irons.flatMap((each): Finding[] => [
     ...onVinyl(context, each),
@@ -56,15 +57,7 @@ function onAdhesive({ item }: CheckContext, { op, step, after }: Ironing): Findi
 
 function hasAdhesive(item: Item, { pieceId }: Layer): boolean {
   const backed = findPiece(item, pieceId)?.backed?.some(({ kind }) => kind === 'fusible') ?? false;
-  return (
-    backed ||
-    item.steps.some(
-      (step) =>
-        step.kind === 'hand' &&
-        ((step.op.do === 'fuse' && step.op.pieceId === pieceId) ||
-          (step.op.do === 'lay' && step.op.pieceId === pieceId && step.op.hold.by === 'fuse'))
-    )
-  );
+  return backed || item.steps.some((step) => step.kind === 'hand' && fusedBy(step.op) === pieceId);
 }
 
 function onMachine({ step, before }: Ironing): Finding[] {

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import { box } from '$lib/core/base/geometry';
 import { estimateAlong } from '$lib/core/craft/sequence';
 import { type Item, ITEM_VERSION, namesIn, type Role, ROLE_WORDS, type Stop } from '$lib/core/documents/item';
@@ -110,7 +111,7 @@ export function draftOf(papers: Papers, settled: Settled = new Map(), apart: Apa
   if (threads.all.length === 0) threads.take('Your choice');
   const used = new Set([
     ...stops.flatMap(({ lineIds }) => lineIds),
-    ...whole.flatMap(({ op }) => ('do' in op && op.do === 'lay' && op.edge ? [op.edge.lineId] : []))
+    ...whole.flatMap(({ op }) => ('do' in op ? (does(op, 'lay')?.edge?.lineId ?? []) : []))
   ]);
   const hooped = inHoopings({
     steps: whole,

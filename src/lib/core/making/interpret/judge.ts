@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import { asBlocks } from './asBlocks';
 import { type Face, isStabiliserKind, isTwoSided, type Item } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
@@ -119,13 +120,13 @@ export function interpret(
 
 function faceOf({ steps }: Draft, action: number): Face {
   const op = steps.find((step) => step.action === action)?.op;
-  return op && 'do' in op && op.do === 'lay' ? op.face : 'up';
+  return (op && 'do' in op ? does(op, 'lay')?.face : undefined) ?? 'up';
 }
 
 /** Materials that look alike on both sides, and those that are not seen, raise no question. */
 function hasSides(item: Item, { steps }: Draft, action: number): boolean {
   const op = steps.find((step) => step.action === action)?.op;
-  const id = op && 'do' in op && op.do === 'lay' ? op.pieceId : undefined;
+  const id = op && 'do' in op ? does(op, 'lay')?.pieceId : undefined;
   const piece = item.pieces.find((each) => each.id === id);
   return (
     piece !== undefined && piece.shows !== 'nothing' && !piece.folded && !isTwoSided(piece.material.kind)

@@ -258,9 +258,10 @@ export class Pieces {
 
   /** The cloth laid on the work last, by its id; batting and ribbons are none. */
   #lastCloth(steps: readonly DraftStep[]): string | undefined {
-    const laid = steps.flatMap(({ op }) =>
-      'do' in op && op.do === 'lay' && op.side === 'above' ? [op.pieceId] : []
-    );
+    const laid = steps.flatMap(({ op }) => {
+      const now = 'do' in op ? does(op, 'lay') : null;
+      return now?.side === 'above' ? now.pieceId : [];
+    });
     return laid.findLast((id) => {
       const piece = this.#sheet.pieces.find(({ name }) => this.id(name) === id);
       return (
@@ -278,14 +279,11 @@ export class Pieces {
       if (!('do' in op)) continue;
       for (const id of does(op, 'clamp')?.pieceIds ?? [])
         laid.set(id, { below: false, flipped: false, hooped: true });
-      if (op.do === 'lay' || op.do === 'float')
+      const now = does(op, 'lay');
+      if (now)
         laid.set(
-          op.pieceId,
-          laid.get(op.pieceId) ?? {
-            below: op.side === 'below',
-            flipped: false,
-            hooped: false
-          }
+          now.pieceId,
+          laid.get(now.pieceId) ?? { below: now.side === 'below', flipped: false, hooped: false }
         );
       const own = laid.get(does(op, 'flip')?.pieceId ?? '');
       if (own) own.flipped = true;

@@ -151,10 +151,8 @@ const EDGES: ReadonlySet<Role> = new Set(['satin-edge', 'applique-edge']);
 
 /** What is laid on top next. */
 function nextLaid(item: Item, later: readonly Step[]): string | undefined {
-  const op = later.flatMap((step) =>
-    step.kind === 'hand' && step.op.do === 'lay' && step.op.side === 'above' ? [step.op] : []
-  )[0];
-  return op && nameIn(item, op.pieceId);
+  const laid = later.flatMap((step) => stepDoes(step, 'lay') ?? []).find(({ side }) => side === 'above');
+  return laid && nameIn(item, laid.pieceId);
 }
 
 function whyTurn({ item, later, trace }: Story, stepId: string): string {
@@ -163,7 +161,8 @@ function whyTurn({ item, later, trace }: Story, stepId: string): string {
   const back = later.findIndex((step) => step.kind === 'hand' && hoopMove(step.op) === 'over');
   const there = later
     .slice(0, back < 0 ? later.length : back)
-    .flatMap((step) => (step.kind === 'hand' && step.op.do === 'lay' ? [nameIn(item, step.op.pieceId)] : []));
+    .flatMap((step) => stepDoes(step, 'lay') ?? [])
+    .map(({ pieceId }) => nameIn(item, pieceId));
   return there.length > 0
     ? `${there.join(' and ')} ${there.length > 1 ? 'go' : 'goes'} on the back: turned over, you see where.`
     : 'What comes next is done from the back.';

@@ -1,3 +1,4 @@
+import { does } from '$lib/core/craft/operations';
 import type { Item } from '$lib/core/documents/item';
 import type { Plan } from '$lib/core/documents/plan';
 import type { Stage } from './stages';
@@ -11,7 +12,10 @@ import type { Stage } from './stages';
  */
 export function reachBeyond({ cuts }: Pick<Plan, 'cuts'>, { steps }: Stage, { pieces }: Item): number {
   const laid = new Set(
-    steps.flatMap(({ step: { op } }) => (op?.do === 'lay' && op.side === 'above' ? op.pieceId : []))
+    steps.flatMap(({ step: { op } }) => {
+      const laid = does(op, 'lay');
+      return laid?.side === 'above' ? laid.pieceId : [];
+    })
   );
   return Math.max(
     0,

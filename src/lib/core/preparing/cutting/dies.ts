@@ -1,3 +1,4 @@
+import { fusedBy } from '$lib/core/craft/operations';
 import {
   difference,
   extents,
@@ -54,14 +55,7 @@ export function isFused({ pieces, steps }: Pick<Item, 'pieces' | 'steps'>, piece
   const backed = pieces.find(({ id }) => id === pieceId)?.backed ?? [];
   return (
     backed.some(({ kind }) => kind === 'fusible') ||
-    steps.some((step) => {
-      if (step.kind !== 'hand') return false;
-      const { op } = step;
-      return (
-        (op.do === 'fuse' && op.pieceId === pieceId) ||
-        (op.do === 'lay' && op.pieceId === pieceId && op.hold.by === 'fuse')
-      );
-    })
+    steps.some((step) => step.kind === 'hand' && fusedBy(step.op) === pieceId)
   );
 }
 

@@ -1,4 +1,4 @@
-import { does, hoopAfter, isKindOf, isNamedFor } from '$lib/core/craft/operations';
+import { does, hoopAfter, isKindOf, isNamedFor, stepDoes } from '$lib/core/craft/operations';
 import type { HandStep, Operation, Piece, Role, Step, Stop } from '$lib/core/documents/item';
 import { HOOP_AT_START, type HoopState } from '$lib/core/documents/plan';
 import type { Built } from './remarks';
@@ -95,9 +95,7 @@ function hoopStates(steps: Step[]): HoopState[] {
 function layOfNamed(steps: Step[], stop: Stop, pieces: readonly Piece[]): number {
   if (stop.role !== 'tack-down') return -1;
   return steps.findIndex((step) => {
-    if (step.kind !== 'hand' || step.op.do !== 'lay') return false;
-    const { pieceId } = step.op;
-    const piece = pieces.find(({ id }) => id === pieceId);
+    const piece = pieces.find(({ id }) => id === stepDoes(step, 'lay')?.pieceId);
     return piece !== undefined && isNamedFor(stop.name, piece.name);
   });
 }

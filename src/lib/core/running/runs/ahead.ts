@@ -1,4 +1,4 @@
-import { traitsOf } from '$lib/core/craft/operations';
+import { does, traitsOf } from '$lib/core/craft/operations';
 import { formatSize } from '$lib/core/base/units';
 import type { Thread } from '$lib/core/documents/item';
 import type { CutPiece, Plan, PlanStep } from '$lib/core/documents/plan';
@@ -39,7 +39,7 @@ export interface KnownStitch {
 export function lookAhead(plan: Plan, at: number, passed: number, known: KnownStitch | null = null): Ahead {
   const step = plan.steps[at];
   const rest = plan.steps.slice(at + 1);
-  const lay = rest.find(({ op }) => op?.do === 'lay')?.op;
+  const laid = rest.flatMap(({ op }) => does(op, 'lay')?.pieceId ?? [])[0];
   const left = step ? leftOf(step, passed, known) : 0;
   let untilHands = 0;
   if (step?.kind === 'stop') {
@@ -53,7 +53,7 @@ export function lookAhead(plan: Plan, at: number, passed: number, known: KnownSt
     next: rest[0],
     nextStop: rest.find(({ kind }) => kind === 'stop'),
     thread: step?.thread ?? rest.find(({ thread }) => thread !== null)?.thread ?? undefined,
-    piece: lay?.do === 'lay' ? plan.cuts.find(({ pieceId }) => pieceId === lay.pieceId) : undefined,
+    piece: plan.cuts.find(({ pieceId }) => pieceId === laid),
     left,
     untilHands
   };
