@@ -70,3 +70,25 @@ test('a new block of each kind of work is put in, made, taken back and stays awa
   await expect(blocksOn(page).filter({ hasText: 'Edges of the pieces' })).toHaveCount(1);
   await expect(blocksOn(page).filter({ hasText: /Appliqué piece(?!s)/ })).toHaveCount(0);
 });
+
+test('what was bought brings its own cloth, size and place, and what was said before stays', async ({
+  page
+}) => {
+  await loadDemo(page);
+  await page.goto('/items/new');
+  await page.getByRole('button', { name: 'Start without a chart' }).click();
+  await page.getByRole('radio', { name: /Plain embroidery/ }).check();
+  await page.getByLabel('Name of the item').fill('Signal napkins');
+  await page.getByLabel('The thing itself, height').fill('420 mm');
+  await page.getByLabel('The thing itself, height').blur();
+  await page.getByLabel('What it is').selectOption({ label: 'A napkin' });
+  await expect(page.getByLabel('The thing itself, width')).toHaveValue('400 mm');
+  await expect(page.getByLabel('The thing itself, height')).toHaveValue('420 mm');
+  await expect(page.getByLabel('Made of, kind')).toHaveValue('woven');
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Signal napkins' })).toBeVisible();
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByLabel('What it is').selectOption({ label: 'A pocket' });
+  await expect(page.getByLabel('The thing itself, width')).toHaveValue('130 mm');
+  await expect(page.getByLabel('The thing itself, height')).toHaveValue('420 mm');
+});

@@ -230,3 +230,28 @@ describe('pieces under one placement line', () => {
           expect(off).to.equal(1 + (method === 'pre-cut' ? 1 : 0) + (trims === 'table' ? 3 : 0));
         });
 });
+
+describe('two edges that meet', () => {
+  const felt = { kind: 'felt', name: 'Felt', colour: '#6d1f31' };
+  const two = (second: Record<string, unknown>): string[] =>
+    saidOf(
+      itemOf(
+        composed(
+          blocksOf(
+            CLOTH,
+            ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: -20 }],
+            ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, ...second }],
+            'finishing'
+          )
+        )
+      )
+    ).filter((said) => said.startsWith('ridge'));
+  it('make a ridge along the side they share, 40 mm', () => {
+    expect(two({ across: 20 })).to.have.length(1);
+    expect(two({ across: 20.5 })[0]).to.contain('two dense edges make a ridge');
+  });
+  it('make none where there is room between them, or where they only cross', () => {
+    expect(two({ across: 28 })).to.deep.equal([]);
+    expect(two({ across: -10, down: -17 })).to.deep.equal([]);
+  });
+});

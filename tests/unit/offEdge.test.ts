@@ -1,8 +1,10 @@
 import { extents } from '$lib/core/base/geometry';
+import { constructionOf } from '$lib/core/craft/constructions';
+import { withUsual } from '$lib/core/craft/sequence';
 import { review } from '$lib/core/making/checks';
 import { expect } from 'chai';
 import { makeItem } from './support/badger';
-import { blocksOf, composed, itemOf } from './support/blocks';
+import { blocksOf, composed, itemOf, saidOf } from './support/blocks';
 import { roomyShop } from './support/ends';
 
 /** What is said of a design of 120 × 120 mm on a thing, beyond a note. */
@@ -28,6 +30,23 @@ describe('a design on a thing that was bought finished', () => {
   it('one that lies on it is not, hooped or floated, up to its very edge', () => {
     for (const mount of ['floated', 'hooped', 'stuck'])
       expect(said({ thing: 'towel', width: 500, height: 900, towards: 420, mount })).to.deep.equal([]);
+  });
+  const plain = constructionOf('plain-embroidery');
+  const things = plain?.questions.find(({ key }) => key === 'thing');
+  for (const { value, label } of things && 'options' in things ? things.options : [])
+    it(`${label.toLowerCase()} has its own cloth, size and place for the design, and nothing is wrong there`, () => {
+      const answers = withUsual(plain?.questions ?? [], plain?.defaults ?? {}, { thing: value });
+      const item = itemOf(composed([], 'plain-embroidery', answers), 'plain-embroidery');
+      expect(saidOf(item)).to.deep.equal([]);
+    });
+  it('a napkin is 400 each way and takes its design in a corner; what the maker said before stays', () => {
+    const { questions = [], defaults = {} } = plain ?? {};
+    const usual = withUsual(questions, defaults, { thing: 'napkin' });
+    // 50 mm from both edges: 200 − 50 − 45 and 200 − 50 − 30.
+    expect(usual).to.deep.include({ ownWidth: 400, ownHeight: 400, right: 105, towards: 120 });
+    const own = withUsual(questions, { ...defaults, ownWidth: 450 }, { thing: 'napkin' });
+    expect(own).to.not.have.property('ownWidth');
+    expect(own).to.deep.include({ ownHeight: 400 });
   });
   it('the corners of napkins and a lace that hangs over a handkerchief are as they should be', () => {
     for (const kind of ['several-designs', 'cutwork-corner', 'topper'])

@@ -7,6 +7,7 @@
   import DialogFrame from '$lib/ui/DialogFrame.svelte';
   import { Dialog } from 'bits-ui';
   import { answered, constructionOf, questionsOf } from '$lib/core/craft/constructions';
+  import { withUsual } from '$lib/core/craft/sequence';
 
   /** Asks what is different in another variant of the item: size, edge, school. */
   interface Props {
@@ -29,6 +30,9 @@
         questionsOf(block).map((question) => ({
           ...question,
           where: undefined,
+          ...(question.usual && {
+            usual: { ...question.usual, key: `${block.id}.${question.usual.key}` }
+          }),
           key: `${block.id}.${question.key}`,
           label: `${block.name ?? blockOf(block.kind)?.name ?? block.id}: ${question.label.toLowerCase()}`
         }))
@@ -90,7 +94,8 @@
           {question}
           {unit}
           value={given[question.key]}
-          onanswer={(value) => (changed = { ...changed, [question.key]: value })}
+          onanswer={(value) =>
+            (changed = { ...changed, ...withUsual(questions, given, { [question.key]: value }) })}
         />
       {/each}
     </div>

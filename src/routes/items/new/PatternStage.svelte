@@ -2,7 +2,7 @@
   import { extents, type Outline, type Path } from '$lib/core/base/geometry';
   import { formatSize, otherUnit, saidIn } from '$lib/core/base/units';
   import type { AnyConstruction } from '$lib/core/craft/constructions';
-  import { isAsked, type Question } from '$lib/core/craft/sequence';
+  import { isAsked, type Question, withUsual } from '$lib/core/craft/sequence';
   import { asTheDesignLies, fitIn, type Shop } from '$lib/core/documents/shop';
   import { chosenOutline } from '$lib/core/reading/papers';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
@@ -79,7 +79,7 @@
     const drawing = chosenOutline(outlines, value);
     const box = drawing && extents(drawing.path);
     const size = box && asksSize ? { width: round(box.width), height: round(box.height) } : {};
-    onanswer({ ...size, [question.key]: value });
+    onanswer(withUsual(construction?.questions ?? [], given, { ...size, [question.key]: value }));
   }
   const round = (mm: number): number => Math.round(mm * 10) / 10;
   let composing = $state(false);

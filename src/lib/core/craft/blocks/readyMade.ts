@@ -9,44 +9,101 @@ import {
   onlyWhere,
   STABILISERS,
   stabiliserWords,
-  stopPart
+  stopPart,
+  usuallyBy
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
-/** Things one buys finished: what they are usually made of, and what hangs from the hoop and must be kept clear. */
+interface Bought {
+  label: string;
+  name: string;
+  /** What hangs from the hoop and must be kept clear. */
+  hangs: string;
+  /** What it is usually made of, and its usual size, mm. */
+  cloth: Material;
+  size: [width: number, height: number];
+  /** Where a design of 90 × 60 usually stands, mm from the middle: to the right, and towards the maker. */
+  place: [right: number, towards: number];
+}
+
+const WHITE = '#e9e2d0';
+
+/** Things one buys finished. */
 const THINGS = {
   towel: {
     label: 'A towel',
     name: 'TOWEL',
-    hangs: 'Roll the ends up and clip them: nothing lies under the field.'
+    hangs: 'Roll the ends up and clip them: nothing lies under the field.',
+    cloth: { kind: 'towelling', name: 'Station towel', colour: WHITE },
+    size: [500, 900],
+    // 300 from its end.
+    place: [0, 150]
   },
   shirt: {
     label: 'A shirt',
     name: 'SHIRT',
-    hangs: 'Sleeves and back folded away from under the field, neck towards you.'
+    hangs: 'Sleeves and back folded away from under the field, neck towards you.',
+    cloth: { kind: 'knit', name: 'Shirt jersey', colour: WHITE },
+    size: [500, 700],
+    // Over the heart of whoever wears it.
+    place: [100, -150]
   },
   tote: {
     label: 'A tote bag',
     name: 'TOTE BAG',
-    hangs: 'Handles and the other side held away: only one side lies under the needle.'
+    hangs: 'Handles and the other side held away: only one side lies under the needle.',
+    cloth: { kind: 'canvas', name: 'Bag canvas', colour: WHITE },
+    size: [380, 420],
+    place: [0, 0]
   },
   cap: {
     label: 'A cap panel',
     name: 'CAP PANEL',
-    hangs: 'The peak points away from the machine, the sweatband is folded out.'
+    hangs: 'The peak points away from the machine, the sweatband is folded out.',
+    cloth: { kind: 'canvas', name: 'Cap cloth', colour: WHITE },
+    size: [160, 100],
+    place: [0, 0]
   },
-  napkin: { label: 'A napkin', name: 'NAPKIN', hangs: 'The rest lies flat beside the hoop.' },
+  napkin: {
+    label: 'A napkin',
+    name: 'NAPKIN',
+    hangs: 'The rest lies flat beside the hoop.',
+    cloth: { kind: 'woven', name: 'Napkin linen', colour: WHITE },
+    size: [400, 400],
+    // In a corner, 50 from both edges.
+    place: [105, 120]
+  },
+  pocket: {
+    label: 'A pocket',
+    name: 'POCKET',
+    hangs: 'Only its front lies under the needle: the garment is folded away, the mouth held open.',
+    cloth: { kind: 'woven', name: 'Pocket cotton', colour: WHITE },
+    size: [130, 150],
+    place: [0, 0]
+  },
   garment: {
     label: 'The back of a garment',
     name: 'GARMENT BACK',
-    hangs: 'Front and sleeves folded away from under the field.'
+    hangs: 'Front and sleeves folded away from under the field.',
+    cloth: { kind: 'woven', name: 'Garment cotton', colour: WHITE },
+    size: [480, 600],
+    // Between the shoulders.
+    place: [0, -150]
+  },
+  part: {
+    label: 'A finished part of a garment',
+    name: 'GARMENT PART',
+    hangs: 'Roll the rest of the garment and clip it out of the way of the needle and the arm.',
+    cloth: { kind: 'woven', name: 'Garment cotton', colour: WHITE },
+    size: [200, 300],
+    place: [0, 0]
   }
-} as const;
+} as const satisfies Record<string, Bought>;
 type Thing = keyof typeof THINGS;
 /** What a maker calls the things. */
-export const THING_WORDS = Object.fromEntries(
+const THING_WORDS = Object.fromEntries(
   Object.entries(THINGS).map(([key, { label }]) => [key, label])
 ) as Record<Thing, string>;
 
@@ -63,10 +120,61 @@ const MARK_WORDS = {
 
 const CARRIERS = ['tear-away', 'cutaway', 'soft-mesh', 'wash-away', 'sticky'] as const;
 
+/** An answer of its own for each thing. */
+function eachThing<T>(answer: (thing: Bought) => T): Record<Thing, T> {
+  return Object.fromEntries(
+    Object.entries<Bought>(THINGS).map(([key, thing]) => [key, answer(thing)])
+  ) as Record<Thing, T>;
+}
+
+/** What was bought, and what it is made of: asked alike wherever a design goes on something finished. */
+export const BOUGHT = {
+  thing: choice('What it is', THING_WORDS, 'towel'),
+  cloth: usuallyBy(
+    material(
+      'Made of',
+      {
+        towelling: 'Towelling',
+        woven: 'Woven cotton or linen',
+        knit: 'Jersey',
+        canvas: 'Canvas',
+        fleece: 'Fleece',
+        felt: 'Felt'
+      },
+      ['towelling', 'Station towel', WHITE]
+    ),
+    'thing',
+    eachThing(({ cloth }) => cloth)
+  )
+};
+
+/** Its own size, mm, under the words of whoever asks. */
+export const boughtSize = (width: string, height: string) =>
+  [
+    usuallyBy(
+      length(width, 500, 40, 3000),
+      'thing',
+      eachThing(({ size }) => size[0])
+    ),
+    usuallyBy(
+      length(height, 900, 40, 3000),
+      'thing',
+      eachThing(({ size }) => size[1])
+    )
+  ] as const;
+
 /** Where a design stands on a thing, mm from its middle, and how the thing is held. */
 export const PLACED_ON_IT = {
-  right: length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
-  towards: length('The design from its middle, towards you', 300, -1500, 1500, 'less than 0: away from you'),
+  right: usuallyBy(
+    length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
+    'thing',
+    eachThing(({ place }) => place[0])
+  ),
+  towards: usuallyBy(
+    length('The design from its middle, towards you', 150, -1500, 1500, 'less than 0: away from you'),
+    'thing',
+    eachThing(({ place }) => place[1])
+  ),
   mount: choice(
     'In the hoop',
     {
@@ -78,22 +186,12 @@ export const PLACED_ON_IT = {
   )
 };
 
+const [WIDTH, HEIGHT] = boughtSize('Its own width', 'Its own height');
+
 const fields = {
-  thing: choice('What it is', THING_WORDS, 'towel'),
-  cloth: material(
-    'Made of',
-    {
-      towelling: 'Towelling',
-      woven: 'Woven cotton or linen',
-      knit: 'Jersey',
-      canvas: 'Canvas',
-      fleece: 'Fleece',
-      felt: 'Felt'
-    },
-    ['towelling', 'Station towel', '#e9e2d0']
-  ),
-  width: length('Its own width', 500, 40, 3000),
-  height: length('Its own height', 900, 40, 3000),
+  ...BOUGHT,
+  width: WIDTH,
+  height: HEIGHT,
   ...PLACED_ON_IT,
   stabiliser: onlyWhere(
     choice('Stabiliser', stabiliserWords([...CARRIERS]), 'cutaway'),
@@ -125,7 +223,7 @@ export const readyMade: BlockMaker<typeof fields> = {
   kind: 'ready-made',
   name: 'Ready-made thing',
   summary:
-    'A towel, shirt, tote, cap, napkin or garment back: marked, hooped, floated or stuck, and held clear of the needle.',
+    'A towel, shirt, tote, cap, napkin, pocket or part of a garment: marked, hooped, floated or stuck, and held clear of the needle.',
   group: 'Hooping',
   fields,
   refuses: needsNoRing,

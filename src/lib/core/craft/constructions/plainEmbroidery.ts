@@ -1,26 +1,17 @@
-import { PLACED_ON_IT, THING_WORDS } from '$lib/core/craft/blocks';
-import { choice, length, material, outline, threads } from '$lib/core/craft/sequence';
+import { BOUGHT, boughtSize, PLACED_ON_IT } from '$lib/core/craft/blocks';
+import { choice, length, outline, threads } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
 import { block, outlineOf } from './recipe';
 
+const [OWN_WIDTH, OWN_HEIGHT] = boughtSize('The thing itself, width', 'The thing itself, height');
+
 const FIELDS = {
-  thing: choice('What it goes on', THING_WORDS, 'towel'),
-  cloth: material(
-    'Made of',
-    {
-      towelling: 'Towelling',
-      woven: 'Woven cotton or linen',
-      knit: 'Jersey',
-      canvas: 'Canvas',
-      fleece: 'Fleece'
-    },
-    ['towelling', 'Station towel', '#e9e2d0']
-  ),
+  ...BOUGHT,
   shape: outline('rectangle', 'oval'),
   width: length('The design, width', 90, 10, 400),
   height: length('The design, height', 60, 10, 400),
-  ownWidth: length('The thing itself, width', 500, 40, 3000),
-  ownHeight: length('The thing itself, height', 900, 40, 3000),
+  ownWidth: OWN_WIDTH,
+  ownHeight: OWN_HEIGHT,
   ...PLACED_ON_IT,
   basting: choice('Basting box', { yes: 'Stitched first', no: 'None' }, 'yes'),
   colours: threads('Colours, in order', ['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
@@ -31,7 +22,7 @@ export const plainEmbroidery: Construction<typeof FIELDS> = {
   kind: 'plain-embroidery',
   name: 'Plain embroidery',
   summary:
-    'A design on a towel, shirt, tote, cap, napkin or garment back: marked, hooped or floated, kept clear.',
+    'A design on a towel, shirt, tote, cap, napkin, pocket or part of a garment: marked, hooped or floated, kept clear.',
   fields: FIELDS,
   draft: outlineOf,
   recipe: ({ thing, cloth, ownWidth, ownHeight, right, towards, mount, basting, colours }) => [

@@ -1,3 +1,4 @@
+import { isSame } from '$lib/core/documents/changes';
 import { z } from 'zod';
 import { type Outline, Path, Point, type Shape } from '$lib/core/base/geometry';
 import { type Hold, Material, type MaterialKind } from '$lib/core/documents/item';
@@ -14,8 +15,20 @@ interface Where {
   values: readonly string[];
 }
 
+/** What is usual beside each of the answers to another question. */
+interface Usual {
+  key: string;
+  by: Readonly<Record<string, unknown>>;
+}
+
 /** How a field is asked; the screen draws it by its kind. */
-type Asked = { label: string; help?: string | undefined; where?: Where | undefined; school?: string } & (
+type Asked = {
+  label: string;
+  help?: string | undefined;
+  where?: Where | undefined;
+  school?: string;
+  usual?: Usual;
+} & (
   | { kind: 'length' | 'number'; least: number; most: number }
   | { kind: 'text' }
   | { kind: 'choice' | 'outline'; options: Option[] }
@@ -66,6 +79,42 @@ export function onlyWhere<S extends z.ZodType>(
   ...values: string[]
 ): Field<S> {
   return { asked: { ...asked, where: { key, values } }, answer };
+}
+
+/**
+ * A field whose usual answer depends on another’s, as the size of what was bought on what it is.
+ *
+ * @example
+ * usuallyBy(length('Its own width', 500), 'thing', { towel: 500, napkin: 400 })
+ */
+export function usuallyBy<S extends z.ZodType>(
+  { asked, answer }: Field<S>,
+  key: string,
+  by: Readonly<Record<string, z.output<S>>>
+): Field<S> {
+  return { asked: { ...asked, usual: { key, by } }, answer };
+}
+
+/**
+ * Changed answers, with those that go along: what stood at the usual beside the old answer is the usual beside the new one.
+ *
+ * @param given every answer before
+ *
+ * @example
+ * withUsual(questions, { thing: 'towel', width: 500, height: 750 }, { thing: 'napkin' })
+ * // { thing: 'napkin', width: 400 }: the height was the maker’s own
+ */
+export function withUsual(
+  questions: readonly Question[],
+  given: Readonly<Record<string, unknown>>,
+  changed: Readonly<Record<string, unknown>>
+): Record<string, unknown> {
+  const along = questions.flatMap(({ key, usual }) => {
+    if (!usual || key in changed || !(usual.key in changed)) return [];
+    const [was, is] = [given, changed].map((answers) => usual.by[String(answers[usual.key])]);
+    return is !== undefined && isSame(was, given[key]) ? [[key, is]] : [];
+  });
+  return { ...Object.fromEntries(along), ...changed };
 }
 
 /** A field where makers differ: what one answers is remembered over items. */

@@ -19,7 +19,9 @@ export {
   questionsOf,
   text,
   thread,
-  threads
+  threads,
+  usuallyBy,
+  withUsual
 } from './fields';
 export { TOPSTITCH_S } from './handWork';
 export { MATERIALS } from './materials';

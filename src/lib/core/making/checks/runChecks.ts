@@ -32,6 +32,7 @@ import { pins } from './pins';
 import { rawEdge } from './rawEdge';
 import { reachable } from './reachable';
 import { registration } from './registration';
+import { ridge } from './ridge';
 import { ring } from './ring';
 import { sliding } from './sliding';
 import { slot } from './slot';
@@ -83,6 +84,7 @@ const CHECKS: readonly Check[] = [
   uncutWindow,
   stabiliser,
   rawEdge,
+  ridge,
   pile,
   topping,
   underlay,

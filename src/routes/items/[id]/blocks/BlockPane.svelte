@@ -2,7 +2,7 @@
   import type { Path } from '$lib/core/base/geometry';
   import type { LengthUnit } from '$lib/core/base/units';
   import { blockOf } from '$lib/core/craft/blocks';
-  import { isAsked } from '$lib/core/craft/sequence';
+  import { isAsked, withUsual } from '$lib/core/craft/sequence';
   import type { Block } from '$lib/core/documents/item';
   import { outlineChoices } from '$lib/core/reading/papers';
   import PickFile from '$lib/ui/PickFile.svelte';
@@ -98,7 +98,7 @@
         {unit}
         value={given[question.key]}
         {drawn}
-        onanswer={(value) => onanswers({ [question.key]: value })}
+        onanswer={(value) => onanswers(withUsual(kind.questions, given, { [question.key]: value }))}
       />
     {/each}
   </div>

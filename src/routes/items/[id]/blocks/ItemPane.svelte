@@ -1,7 +1,7 @@
 <script lang="ts">
   import { formatSize } from '$lib/core/base/units';
   import type { AnyConstruction } from '$lib/core/craft/constructions';
-  import { isAsked } from '$lib/core/craft/sequence';
+  import { isAsked, withUsual } from '$lib/core/craft/sequence';
   import { type Item, removeVariant, renameVariant } from '$lib/core/documents/item';
   import type { Setup, Shop } from '$lib/core/documents/shop';
   import QuestionField from '$lib/ui/fields/QuestionField.svelte';
@@ -103,7 +103,7 @@
         {question}
         unit={shop.unit}
         value={given[question.key]}
-        onanswer={(value) => onanswers({ [question.key]: value })}
+        onanswer={(value) => onanswers(withUsual(construction.questions, given, { [question.key]: value }))}
       />
     {/each}
   </div>
