@@ -1,6 +1,7 @@
 import { extents } from '$lib/core/base/geometry';
 import { constructionOf } from '$lib/core/craft/constructions';
 import { withUsual } from '$lib/core/craft/sequence';
+import type { Item } from '$lib/core/documents/item';
 import { review } from '$lib/core/making/checks';
 import { expect } from 'chai';
 import { makeItem } from './support/badger';
@@ -32,12 +33,16 @@ describe('a design on a thing that was bought finished', () => {
       expect(said({ thing: 'towel', width: 500, height: 900, towards: 420, mount })).to.deep.equal([]);
   });
   const plain = constructionOf('plain-embroidery');
+  /** A design on a thing, all else as it is usual there. */
+  const onIt = (thing: string): Item => {
+    const answers = withUsual(plain?.questions ?? [], plain?.defaults ?? {}, { thing });
+    const blocks = plain?.blocksOf({ ...plain.defaults, ...answers }) ?? [];
+    return itemOf(composed([...blocks], 'plain-embroidery', answers), 'plain-embroidery');
+  };
   const things = plain?.questions.find(({ key }) => key === 'thing');
   for (const { value, label } of things && 'options' in things ? things.options : [])
     it(`${label.toLowerCase()} has its own cloth, size and place for the design, and nothing is wrong there`, () => {
-      const answers = withUsual(plain?.questions ?? [], plain?.defaults ?? {}, { thing: value });
-      const item = itemOf(composed([], 'plain-embroidery', answers), 'plain-embroidery');
-      expect(saidOf(item)).to.deep.equal([]);
+      expect(saidOf(onIt(value))).to.deep.equal([]);
     });
   it('a napkin is 400 each way and takes its design in a corner; what the maker said before stays', () => {
     const { questions = [], defaults = {} } = plain ?? {};
@@ -47,6 +52,15 @@ describe('a design on a thing that was bought finished', () => {
     const own = withUsual(questions, { ...defaults, ownWidth: 450 }, { thing: 'napkin' });
     expect(own).to.not.have.property('ownWidth');
     expect(own).to.deep.include({ ownHeight: 400 });
+  });
+  it('the sheet says where the design goes: 300 from the end of a towel of 900, over the heart on a shirt', () => {
+    const where = (thing: string): string | undefined =>
+      review(onIt(thing), undefined, roomyShop).plan.steps.find(({ op }) => op?.do === 'mark-middle')?.detail;
+    expect(where('towel')).to.equal('150 mm towards you, from the middle of TOWEL.');
+    expect(where('shirt')).to.equal(
+      '100 mm to the right and 150 mm away from you, from the middle of SHIRT.'
+    );
+    expect(where('tote')).to.equal('In the middle of TOTE BAG.');
   });
   it('the corners of napkins and a lace that hangs over a handkerchief are as they should be', () => {
     for (const kind of ['several-designs', 'cutwork-corner', 'topper'])

@@ -238,6 +238,13 @@ export const LAYING_STEPS: Expected[] = [
     seconds: 60
   },
   {
+    op: { do: 'mark-middle', pieceId: 'front' },
+    title: 'Find and mark the middle of the design',
+    detail: /^In the middle of FRONT\.$/,
+    mark: 'look',
+    seconds: 60
+  },
+  {
     op: { do: 'press-folds', pieceId: 'back', fold: 12 },
     title: 'Press 12 mm under on BACK',
     detail: /Before you start/,

@@ -142,7 +142,7 @@ export const SHEETS: Record<string, string[]> = {
     ...['close-opening', 'punch', 'hardware']
   ],
   'plain-embroidery': [
-    ...['other', 'hoop thing-stabiliser', 'lay thing-thing above up', 'other', 'hoop-on'],
+    ...['mark-middle thing-thing', 'hoop thing-stabiliser', 'lay thing-thing above up', 'other', 'hoop-on'],
     ...['S Basting box', 'hoop-off', 'unpin', 'topping-on thing-film', 'pin thing-film'],
     ...['hoop-on', 'trace', 'S Colour 1', 'S Colour 2', 'hoop-off', 'inspect', 'snip', 'unhoop'],
     ...['unpin', 'topping-off thing-film', 'other', 'other', 'other']

@@ -245,7 +245,7 @@ export const readyMade: BlockMaker<typeof fields> = {
     if (fused) site.hand('mesh', { do: 'back-cloth', pieceIds: [piece] });
     site.hand(
       'mark',
-      { do: 'other', title: 'Find and mark the middle of the design', seconds: 60 },
+      { do: 'mark-middle', pieceId: piece },
       {
         note: `${MARKS[p.centre]}.${p.up === 'turned' ? ' It lies upside down in the hoop: turn the design by half.' : ''}`
       }

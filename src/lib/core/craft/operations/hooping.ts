@@ -1,8 +1,11 @@
 import { ASK, length, yes } from './fields';
 import { CAUTION } from './cautions';
 import { spent } from './time';
-import { say, names, lengthWords } from './words';
+import { say, names, lengthWords, writeMiddle } from './words';
 import type { TraitsOf } from './traits';
+
+/** Finding and marking a middle by hand, s. */
+const MARKING_S = 60;
 
 /** What is clamped, and where the hoop goes. */
 export const hoopTraits = {
@@ -27,6 +30,24 @@ export const hoopTraits = {
     spoken: null,
     start: { fold: 12 },
     fields: { pieceId: ASK.piece, alsoIds: null, fold: length('Folded under') }
+  },
+  'mark-middle': {
+    label: 'Mark the middle of the design',
+    mark: 'look',
+    wording: writeMiddle,
+    caution: null,
+    time: () => [{ key: 'other', times: 1, seconds: MARKING_S }],
+    waits: null,
+    hoop: 'stays',
+    stack: null,
+    order: 'loose',
+    wall: false,
+    done: 'each-copy',
+    bobbin: null,
+    ready: null,
+    spoken: null,
+    start: {},
+    fields: { pieceId: ASK.piece }
   },
   hoop: {
     label: 'Hoop',
@@ -154,5 +175,12 @@ export const hoopTraits = {
     fields: {}
   }
 } satisfies TraitsOf<
-  'press-folds' | 'hoop' | 'hoop-on' | 'hoop-off' | 'turn-over' | 'frame-forward' | 'frame-back'
+  | 'press-folds'
+  | 'mark-middle'
+  | 'hoop'
+  | 'hoop-on'
+  | 'hoop-off'
+  | 'turn-over'
+  | 'frame-forward'
+  | 'frame-back'
 >;

@@ -57,6 +57,25 @@ function bodyWords(body: EdgeOnLine['body'], hoop: HoopState): string {
   return words[hoop.turned ? across[body] : body];
 }
 
+/** Where the middle of the design stands on a thing, as it lies before the maker. */
+export function writeMiddle({ pieceId }: OperationOf<'mark-middle'>, context: WordingContext): Wording {
+  const thing = findPiece(context.item, pieceId)?.readyMade;
+  const on = name(pieceId, context);
+  const { right, towards } = thing ?? { right: 0, towards: 0 };
+  const away = [
+    ...(right === 0
+      ? []
+      : [`${lengthWords(Math.abs(right), context)} to the ${right > 0 ? 'right' : 'left'}`]),
+    ...(towards === 0
+      ? []
+      : [`${lengthWords(Math.abs(towards), context)} ${towards > 0 ? 'towards you' : 'away from you'}`])
+  ].join(' and ');
+  return say(
+    'Find and mark the middle of the design',
+    away === '' ? `In the middle of ${on}.` : `${away}, from the middle of ${on}.`
+  );
+}
+
 /** Hardware set at the end. */
 export function writeHardware(op: OperationOf<'hardware'>): Wording {
   const many = op.count > 1;

@@ -97,6 +97,8 @@ export const Operation = z.discriminatedUnion('do', [
   }),
   z.object({ do: z.literal('unpin') }),
   z.object({ do: z.literal('align-holes'), pieceId: PieceId }),
+  // Where the design stands on a thing that was bought finished.
+  z.object({ do: z.literal('mark-middle'), pieceId: PieceId }),
   z.object({
     do: z.literal('fuse'),
     pieceId: PieceId,
