@@ -91,4 +91,12 @@ test('what was bought brings its own cloth, size and place, and what was said be
   await page.getByLabel('What it is').selectOption({ label: 'A pocket' });
   await expect(page.getByLabel('The thing itself, width')).toHaveValue('130 mm');
   await expect(page.getByLabel('The thing itself, height')).toHaveValue('420 mm');
+  await page.getByRole('link', { name: 'To the sheet' }).click();
+  const marking = page
+    .getByRole('region', { name: 'Steps' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Find and mark the middle' });
+  await expect(marking).toContainText('In the middle of POCKET');
+  await page.reload();
+  await expect(marking).toContainText('In the middle of POCKET');
 });

@@ -127,6 +127,9 @@ function eachThing<T>(answer: (thing: Bought) => T): Record<Thing, T> {
   ) as Record<Thing, T>;
 }
 
+/** What is asked about first. */
+const USUAL = THINGS.towel;
+
 /** What was bought, and what it is made of: asked alike wherever a design goes on something finished. */
 export const BOUGHT = {
   thing: choice('What it is', THING_WORDS, 'towel'),
@@ -141,23 +144,30 @@ export const BOUGHT = {
         fleece: 'Fleece',
         felt: 'Felt'
       },
-      ['towelling', 'Station towel', WHITE]
+      [USUAL.cloth.kind, USUAL.cloth.name, USUAL.cloth.colour]
     ),
     'thing',
     eachThing(({ cloth }) => cloth)
   )
 };
 
-/** Its own size, mm, under the words of whoever asks. */
+/**
+ * Asks for its own size, mm, under the words of whoever asks.
+ *
+ * @returns the fields of width and height, each usual for what was bought
+ *
+ * @example
+ * const [width, height] = boughtSize('Its own width', 'Its own height')
+ */
 export const boughtSize = (width: string, height: string) =>
   [
     usuallyBy(
-      length(width, 500, 40, 3000),
+      length(width, USUAL.size[0], 40, 3000),
       'thing',
       eachThing(({ size }) => size[0])
     ),
     usuallyBy(
-      length(height, 900, 40, 3000),
+      length(height, USUAL.size[1], 40, 3000),
       'thing',
       eachThing(({ size }) => size[1])
     )
@@ -166,12 +176,24 @@ export const boughtSize = (width: string, height: string) =>
 /** Where a design stands on a thing, mm from its middle, and how the thing is held. */
 export const PLACED_ON_IT = {
   right: usuallyBy(
-    length('The design from its middle, to the right', 0, -1500, 1500, 'less than 0: to the left'),
+    length(
+      'The design from its middle, to the right',
+      USUAL.place[0],
+      -1500,
+      1500,
+      'less than 0: to the left'
+    ),
     'thing',
     eachThing(({ place }) => place[0])
   ),
   towards: usuallyBy(
-    length('The design from its middle, towards you', 150, -1500, 1500, 'less than 0: away from you'),
+    length(
+      'The design from its middle, towards you',
+      USUAL.place[1],
+      -1500,
+      1500,
+      'less than 0: away from you'
+    ),
     'thing',
     eachThing(({ place }) => place[1])
   ),

@@ -1,7 +1,7 @@
 import { stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { findPiece, type Item, type Role } from '$lib/core/documents/item';
-import { type Check, type CheckContext, type Finding, handed, layStepOf, leavingAfter } from './finding';
+import { type Check, type CheckContext, type Finding, handed, leavingAfter } from './finding';
 
 /** Marks hold nothing. */
 const MARKS: readonly Role[] = ['closure-mark', 'centre-mark'];
@@ -46,7 +46,7 @@ function missing(item: Item): Finding[] {
         (('pieceId' in step.op && step.op.pieceId === id) ||
           ('pieceIds' in step.op && step.op.pieceIds?.includes(id) === true))
     );
-    if (used && (shows === 'nothing' || (layStepOf(item, id) ?? isPlaced(item, id)))) return [];
+    if (used && (shows === 'nothing' || isPlaced(item, id))) return [];
     return [found('caught/never-laid', null, { piece: name }, id)];
   });
 }

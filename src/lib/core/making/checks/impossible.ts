@@ -1,4 +1,4 @@
-import { does } from '$lib/core/craft/operations';
+import { stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
 import { editStep } from '$lib/core/documents/item';
 import type { Check, Finding } from './finding';
@@ -8,7 +8,7 @@ export const impossible: Check = ({ item, trace }) =>
   trace.flatMap(({ stepId, problem, changed }, at): Finding | Finding[] => {
     const step = item.steps[at];
     // Turning through too small an opening, or a closed zip, is found by a check of its own.
-    const turned = step?.kind === 'hand' && does(step.op, 'turn') !== null && changed.length > 0;
+    const turned = stepDoes(step, 'turn') !== null && changed.length > 0;
     if (problem === null || turned) return [];
     const finding = found('impossible/step', stepId, { problem });
     if (step?.kind !== 'hand' || step.op.do !== 'cut-away-behind' || !/ from the /.test(problem))
