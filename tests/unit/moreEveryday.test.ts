@@ -250,6 +250,23 @@ describe('two edges that meet', () => {
     expect(two({ across: 20 })).to.have.length(1);
     expect(two({ across: 20.5 })[0]).to.contain('two dense edges make a ridge');
   });
+  it('make one too where a single stop stitches both', () => {
+    const beside = (apart: number): string[] => {
+      const answers = {
+        pieces: 2,
+        apart,
+        shape: 'rectangle',
+        width: 30,
+        height: 30,
+        first: felt,
+        second: felt
+      };
+      const item = itemOf(composed(blocksOf(CLOTH, ['pieces', answers], 'finishing')));
+      return saidOf(item).filter((said) => said.startsWith('ridge'));
+    };
+    expect(beside(30)).to.have.length(1);
+    expect(beside(38)).to.deep.equal([]);
+  });
   it('make none where there is room between them, or where they only cross', () => {
     expect(two({ across: 28 })).to.deep.equal([]);
     expect(two({ across: -10, down: -17 })).to.deep.equal([]);

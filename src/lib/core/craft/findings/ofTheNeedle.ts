@@ -77,10 +77,12 @@ export const NEEDLE_SAYINGS = {
     ({ piece }) => `The cut edge of ${piece} is left raw: no edge is stitched over it.`,
     'Add the satin or zigzag that covers the edge.'
   ),
-  'ridge/edges': saying<{ called: string; under: string }>(
+  'ridge/edges': saying<{ called: string; under: string | null }>(
     'warn',
     ({ called, under }) =>
-      `${called} runs on top of the edge of ${inside(under)}: two dense edges make a ridge.`,
+      under === null
+        ? `${called} stitches two edges on top of each other: two dense edges make a ridge.`
+        : `${called} runs on top of the edge of ${inside(under)}: two dense edges make a ridge.`,
     'Leave the lower edge out where the upper one covers it, or let its piece end under the other.'
   ),
   'slot/no-stabiliser': saying<{ called: string }>(

@@ -6,39 +6,43 @@ import { type Check, distanceTo, EDGES, type Finding, runsAlong, runsOf, type St
 /** Two dense edges that lie on each other for longer than this make a ridge, mm; a crossing is shorter. */
 const RIDGE_MM = 10;
 
-/** A dense edge that runs on top of another for a while, as where two appliqué pieces meet. */
+interface Edge {
+  run: StopRun;
+  path: Path;
+}
+
+/** A dense edge that runs on top of another for a while, as where two appliqué pieces meet; one stop may stitch both. */
 export const ridge: Check = (context) => {
   const hoopingOf = ({ at }: StopRun): string | undefined => context.item.steps[at]?.hoopingId;
-  const edges = runsOf(context).filter(({ role, width }) => EDGES.includes(role) && width > 0);
-  return edges.flatMap((run): Finding[] => {
-    const under = edges.find(
-      (lower) =>
-        lower.at < run.at &&
-        hoopingOf(lower) === hoopingOf(run) &&
-        !isSameEdge(lower, run) &&
-        longestOn(run, lower) > RIDGE_MM
-    );
-    return under ? [found('ridge/edges', run.stepId, { called: run.called, under: under.called })] : [];
+  const runs = runsOf(context).filter(({ role, width }) => EDGES.includes(role) && width > 0);
+  const edges = runs.flatMap((run) => run.paths.map((path): Edge => ({ run, path })));
+  return runs.flatMap((run): Finding[] => {
+    const own = edges.filter((edge) => edge.run === run);
+    const under = own.flatMap((edge) =>
+      edges
+        .slice(0, edges.indexOf(edge))
+        .filter((lower) => hoopingOf(lower.run) === hoopingOf(run) && liesOn(edge, lower))
+    )[0]?.run;
+    if (!under) return [];
+    return [
+      found('ridge/edges', run.stepId, { called: run.called, under: under === run ? null : under.called })
+    ];
   });
 };
 
-/** Passes of one edge lie on each other on purpose. */
-function isSameEdge({ paths }: StopRun, other: StopRun): boolean {
-  return paths.some((path) => other.paths.some((own) => runsAlong(path, own) && runsAlong(own, path)));
+/** Whether an edge runs on another without a break for long; passes of one edge lie on each other on purpose. */
+function liesOn({ run, path }: Edge, lower: Edge): boolean {
+  if (runsAlong(path, lower.path) && runsAlong(lower.path, path)) return false;
+  // Their middles are nearer than half of what both are wide together.
+  return longestNear(path, lower.path, (run.width + lower.run.width) / 4) > RIDGE_MM;
 }
 
-/** How far an edge runs on another without a break, mm: their middles are nearer than half of what both are wide together. */
-function longestOn({ paths, width }: StopRun, lower: StopRun): number {
-  const near = (width + lower.width) / 4;
-  return Math.max(0, ...paths.map((path) => longestNear(path, lower.paths, near)));
-}
-
-function longestNear(path: Path, others: readonly Path[], near: number): number {
+function longestNear(path: Path, other: Path, near: number): number {
   let [longest, now] = [0, 0];
   const points = samplesOf(path);
   points.forEach(([x, y], at) => {
     const [beforeX, beforeY] = points[at - 1] ?? [x, y];
-    const on = others.some((other) => distanceTo(other, [x, y], near) <= near);
+    const on = distanceTo(other, [x, y], near) <= near;
     now = on ? now + Math.hypot(x - beforeX, y - beforeY) : 0;
     longest = Math.max(longest, now);
   });
