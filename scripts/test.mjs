@@ -3,7 +3,7 @@
  * tests on that build. Everything runs even when something fails; the last line counts tests and checks together.
  */
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { installChromium, installPackages, root, run } from './lib.mjs';
 
 installPackages();
@@ -67,10 +67,7 @@ const testsIn = ({ suites = [], specs = [] }) => [
 /** Every second file of unit tests: two halves take turns with the other checks, so that neither lane waits for long. */
 const unitTests = (half) => async () => {
   const report = `unit-${half + 1}.json`;
-  const files = readdirSync(`${root}tests/unit`)
-    .filter((name) => name.endsWith('.test.ts'))
-    .filter((_, at) => at % 2 === half)
-    .map((name) => `tests/unit/${name}`);
+  const files = joined.filter((name, at) => !name.endsWith('.js') || at % 2 === half);
   const args = ['mocha', '--reporter', 'scripts/mocha-reporter.mjs', ...files];
   const code = await finished(`Unit tests, half ${half + 1}`, 'npx', args, { UNIT_REPORT: report });
   counted(code, report, ({ stats, times: own, failures: told }) => {
@@ -90,6 +87,9 @@ async function sideBySide(tasks, lanes) {
 }
 
 run('npx', ['svelte-kit', 'sync']);
+// What it needs is installed only now.
+const { bundled, unitFiles } = await import('./bundle-tests.mjs');
+const joined = await bundled(unitFiles());
 let built = false;
 await sideBySide(
   [
