@@ -49,5 +49,7 @@ export async function bundled(files) {
     plugins: [ownAddress]
   });
   const built = files.map((file) => `tmp/unit/${basename(file, '.ts')}.js`);
-  return ['--enable-source-maps', '--no-config', '--timeout', '120000', ...built];
+  // The database of the browser must be there before Dexie is: joined files load their packages in an order of their own.
+  const first = ['--require', 'fake-indexeddb/auto'];
+  return ['--enable-source-maps', '--no-config', ...first, '--timeout', '120000', ...built];
 }

@@ -47,7 +47,7 @@ describe('a block that cannot stand where it is put', () => {
     [
       'cloth on a topping',
       ['hooping', 'front', 'topping', 'panel', 'finishing'],
-      'panel-4: It would lie on TOPPING, which could not be torn away any more. Move it before the topping.'
+      'panel-4: TOPPING lies on the work already: it could not be torn away whole any more. Move it before the topping.'
     ],
     [
       'bars over tear-away',

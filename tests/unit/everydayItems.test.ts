@@ -42,7 +42,7 @@ describe('everyday items that no construction has', () => {
     // The outer bag is turned, the lining only once both are joined; nothing closes a mouth.
     expect(titles.filter((title) => /turn|clos|join|push/i.test(title))).to.deep.equal([
       'Closing seam',
-      'Turn through the opening of the closing seam',
+      'Turn through the mouth',
       'Closing seam',
       'Join the mouths of outer bag and lining, right sides together',
       'Turn the sleeve right side out',

@@ -267,6 +267,28 @@ describe('two edges that meet', () => {
     expect(beside(30)).to.have.length(1);
     expect(beside(38)).to.deep.equal([]);
   });
+  it('are left out under the piece that is laid later, whether they are stitched at once or all at last', () => {
+    for (const edge of ['satin', 'later']) {
+      const { pattern, troubles } = composed(
+        blocksOf(
+          CLOTH,
+          ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, edge }, 'Lower'],
+          [
+            'applique',
+            { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: 20, down: 10, edge },
+            'Upper'
+          ],
+          ...(edge === 'later' ? ['later-edges'] : []),
+          'finishing'
+        )
+      );
+      expect(troubles).to.deep.equal([]);
+      const gaps = pattern.lines.find(({ id }) => id === 'applique-2-shape')?.gaps ?? [];
+      // Of the lower square 30 mm on the right and 20 below lie under the upper one.
+      const out = gaps.reduce((sum, { from, to }) => sum + to - from, 0);
+      expect(out).to.be.closeTo(50, 3);
+    }
+  });
   it('make none where there is room between them, or where they only cross', () => {
     expect(two({ across: 28 })).to.deep.equal([]);
     expect(two({ across: -10, down: -17 })).to.deep.equal([]);

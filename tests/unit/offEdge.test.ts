@@ -32,6 +32,28 @@ describe('a design on a thing that was bought finished', () => {
     for (const mount of ['floated', 'hooped', 'stuck'])
       expect(said({ thing: 'towel', width: 500, height: 900, towards: 420, mount })).to.deep.equal([]);
   });
+  it('one that lies on the hem is told with how much of it: thick cloth breaks needles', () => {
+    const reached = (answers: Record<string, unknown>): string[] =>
+      saidOf(itemOf(composed(blocksOf(['ready-made', answers], 'details', 'finishing'))));
+    // 26 mm from a middle 415 down are 441 of 450: 9 from the edge, 6 of them on a hem of 15.
+    expect(reached({ thing: 'towel', width: 500, height: 900, towards: 415 })).to.deep.equal([
+      'covering/on-hem: The design reaches 6 mm on to the hem of TOWEL.'
+    ]);
+    expect(reached({ thing: 'towel', width: 500, height: 900, towards: 408 })).to.deep.equal([]);
+  });
+  it('one that is hooped must reach past the ring on every side, and is never told to be cut larger', () => {
+    const held = (answers: Record<string, unknown>): string[] =>
+      saidOf(itemOf(composed(blocksOf(['ready-made', answers], 'details', 'finishing')))).filter((each) =>
+        each.startsWith('ring')
+      );
+    const napkin = { thing: 'napkin', width: 400, height: 400, mount: 'hooped', stabiliser: 'cutaway' };
+    expect(held({ ...napkin, right: 0, towards: 0 })).to.deep.equal([]);
+    // The ring of the large hoop is 370 high: 185 from a middle 120 down is 105 past 200.
+    expect(held({ ...napkin, right: 0, towards: 120 })).to.deep.equal([
+      'ring/off-thing: The ring reaches 105 mm beyond the edge of NAPKIN: it cannot hold it there.'
+    ]);
+    expect(held({ ...napkin, mount: 'floated', right: 0, towards: 120 })).to.deep.equal([]);
+  });
   const plain = constructionOf('plain-embroidery');
   /** A design on a thing, all else as it is usual there. */
   const onIt = (thing: string): Item => {

@@ -90,7 +90,8 @@ describe('the week', () => {
           });
           const alone = all.map((order) => planBatch({ order, items, shop }, { rounds: 60 }));
           const after = alone.reduce((sum, each) => sum + each.finish - each.start, alone[0]?.start ?? 0);
-          expect(plan.finish).to.be.at.most(after + 1);
+          // Each order is searched by itself more thoroughly than all together: a hundredth of their length at most is lost.
+          expect(plan.finish).to.be.at.most(after + (after - plan.start) / 100);
           expect(Math.max(...told.map(({ finish }) => finish))).to.be.at.most(plan.finish + 1e-6);
         }
       ),

@@ -1,4 +1,4 @@
-export { alongAt, begunAt, pointAt } from './along';
+export { alongAt, begunAt, bendsOf, cornersOf, pointAt } from './along';
 export { flattenCubic } from './curve';
 export { jaggedness } from './path';
 export { inset, offsetPath } from './offset';

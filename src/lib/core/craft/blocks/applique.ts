@@ -28,6 +28,7 @@ export const applique: BlockMaker<typeof fields> = {
     'A shape of cloth: trimmed in place, or cut beforehand and laid or fused, with the edge you choose.',
   group: 'Cloth',
   fields,
+  lays: true,
   refuses: (standing, p) => refusesPiece(standing, p, p.cloth),
   make(site, p) {
     const { method, edge } = p;

@@ -11,9 +11,10 @@ import {
   stopPart
 } from '$lib/core/craft/sequence';
 import type { Line, Material } from '$lib/core/documents/item';
-import type { Refusal } from './block';
-import { needsSurface, noFilmUnderTheIron, noTopping, STAYS_WHOLE } from './refusals';
+
+import { needsSurface, noFilmUnderTheIron, STAYS_WHOLE, type Refusal } from './refusals';
 import type { Site } from './site';
+import { unedged } from './unedged';
 import type { Standing } from './standing';
 
 const INSIDE_MM = 2;
@@ -79,8 +80,7 @@ export function refusesPiece(
   { edge, method, tack }: Manner,
   cloth: Material
 ): Refusal | null {
-  const none =
-    (standing.ring.length > 0 && onLace(standing) ? null : needsSurface(standing)) ?? noTopping(standing);
+  const none = standing.ring.length > 0 && onLace(standing) ? null : needsSurface(standing);
   if (none) return none;
   if (standing.under)
     return {
@@ -235,12 +235,13 @@ function tackInside(site: Site, p: OnePiece): void {
   site.freeHolds();
 }
 
-/** An edge under a piece that comes later is left out there on purpose: it would stand up as a ridge. */
+/** An edge, stitched or still to come, is left out under a piece that is laid later: it would stand up as a ridge. */
 function leaveOutUnder(site: Site, over: Path): void {
   const edges = site.s.sofar.expected.flatMap(({ role, lineIds }) =>
     role === 'applique-edge' ? lineIds : []
   );
-  for (const id of new Set(edges)) site.s.leaveOut(id, under(site.s.pathOf(id), over));
+  const waiting = unedged(site.s, site.frame).map(({ lineId }) => lineId);
+  for (const id of new Set([...edges, ...waiting])) site.s.leaveOut(id, under(site.s.pathOf(id), over));
 }
 
 /** The stretches of a path that lie inside another, as gaps. */

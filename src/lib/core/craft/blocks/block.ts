@@ -1,14 +1,9 @@
 import { z } from 'zod';
 import { type AnswersOf, type Fields, type Question, questionsOf } from '$lib/core/craft/sequence';
 import type { Frame } from './frame';
+import { noTopping, type Refusal } from './refusals';
 import type { Site } from './site';
 import type { Standing } from './standing';
-
-/** Why a block cannot stand where it is put, and the nearest thing that would mend it. */
-export interface Refusal {
-  why: string;
-  repair: string;
-}
 
 /**
  * Work that many items share: what it asks, where it can stand, and what it makes of the answers: pieces, lines, stops, hand
@@ -21,6 +16,8 @@ export interface BlockMaker<F extends Fields = Fields> {
   /** Where it stands in the list it is chosen from. */
   group: BlockGroup;
   fields: F;
+  /** It lays cloth on the work or cuts it: a topping would be shut in, or cut. */
+  lays?: true;
   /** What it decides of the whole item, before anything is stitched: where its edge runs. */
   frames?: (frame: Frame, answers: AnswersOf<F>) => Frame;
   /** Why it cannot stand here; null where it can. */
@@ -49,6 +46,8 @@ export interface AnyBlock extends Pick<BlockMaker, 'kind' | 'name' | 'summary' |
 
 /** A block whose answers are right. */
 export interface ReadyBlock {
+  hoops: boolean;
+  lays: boolean;
   frames(frame: Frame): Frame;
   refuses(standing: Standing): Refusal | null;
   make(site: Site): void;
@@ -80,8 +79,11 @@ export function sealedBlock<F extends Fields>(maker: BlockMaker<F>): AnyBlock {
       return {
         ok: true,
         block: {
+          hoops: group === 'Hooping',
+          lays: maker.lays === true,
           frames: (frame) => maker.frames?.(frame, data) ?? frame,
-          refuses: (standing) => maker.refuses(standing, data),
+          refuses: (standing) =>
+            maker.refuses(standing, data) ?? (maker.lays === true ? noTopping(standing) : null),
           make: (site) => maker.make(site, data)
         }
       };

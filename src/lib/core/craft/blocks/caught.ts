@@ -11,10 +11,10 @@ import {
   stopPart,
   thread
 } from '$lib/core/craft/sequence';
-import type { BlockMaker, Refusal } from './block';
+import type { BlockMaker } from './block';
 import type { Frame } from './frame';
 import { layPiece } from './layPiece';
-import { beforeClosing, needsRing, noTopping, notReadyMade } from './refusals';
+import { beforeClosing, needsRing, notReadyMade, type Refusal } from './refusals';
 import { sideField } from './spots';
 import type { Standing } from './standing';
 
@@ -43,6 +43,11 @@ const fields = {
   width: length('Its width', 12, 3, 100),
   other: choice('Its other end', { free: 'Hangs free', opposite: 'Is caught at the opposite side' }, 'free'),
   reach: onlyWhere(length('How far it reaches from the seam', 40, 10, 1500), 'other', 'free'),
+  long: onlyWhere(
+    length('How long it is between the seams', 0, 0, 1500, '0: straight across'),
+    'other',
+    'opposite'
+  ),
   cloth: material('Made of', { woven: 'Ribbon or cotton', felt: 'Felt', vinyl: 'Vinyl', knit: 'Elastic' }, [
     'woven',
     'Burgundy ribbon',
@@ -65,9 +70,9 @@ export const caught: BlockMaker<typeof fields> = {
   summary: 'Taped across the seam or edge that comes later and catches its end, or both its ends.',
   group: 'Caught in',
   fields,
+  lays: true,
   refuses: (standing) =>
     beforeClosing(standing) ??
-    noTopping(standing) ??
     notReadyMade(standing) ??
     (standing.top ? null : { why: 'There is nothing to tape it to.', repair: 'Move it after the front.' }),
   make(site, p) {
@@ -76,7 +81,8 @@ export const caught: BlockMaker<typeof fields> = {
     const across = p.other === 'opposite';
     const folded = FOLDED.includes(p.what);
     const whole = lengthOf(site.frame, p);
-    const lies = across ? whole : Math.min(whole, roomFor(site.frame, p, turned));
+    const room = across ? throughOf(site.frame, p) + 2 * END_MM : roomFor(site.frame, p, turned);
+    const lies = Math.min(whole, room);
     const end = site.line(
       'end',
       `Place of the ${label.toLowerCase()}`,
@@ -110,9 +116,13 @@ export const caught: BlockMaker<typeof fields> = {
 };
 
 /** Its whole length before it is folded, its ends over the seams, mm. */
-function lengthOf({ width, height }: Frame, { side, reach, other }: Answers): number {
-  const through = side === 'top' || side === 'bottom' ? height : width;
-  return other === 'opposite' ? through + 2 * END_MM : reach + END_MM;
+function lengthOf(frame: Frame, p: Answers): number {
+  return p.other === 'opposite' ? Math.max(p.long, throughOf(frame, p)) + 2 * END_MM : p.reach + END_MM;
+}
+
+/** From one side to the opposite one, mm. */
+function throughOf({ width, height }: Frame, { side }: Answers): number {
+  return side === 'top' || side === 'bottom' ? height : width;
 }
 
 /** How much of it lies stretched out; the rest is rolled up and kept clear of the needle. */
@@ -182,9 +192,9 @@ export const pocket: BlockMaker<typeof pocketFields> = {
   summary: 'Folded cloth laid on the front, its fold inside, its raw edges in the seam that closes the item.',
   group: 'Caught in',
   fields: pocketFields,
+  lays: true,
   refuses: (standing) =>
     beforeClosing(standing) ??
-    noTopping(standing) ??
     notReadyMade(standing) ??
     (standing.top ? null : { why: 'There is no front to lay it on.', repair: 'Move it after the front.' }),
   make(site, { height, side, elastic, cloth }) {

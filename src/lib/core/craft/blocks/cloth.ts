@@ -11,7 +11,7 @@ import {
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
-import { beforeClosing, noTopping } from './refusals';
+import { beforeClosing } from './refusals';
 import type { Site } from './site';
 
 /** Asks what is fused behind a piece. */
@@ -49,9 +49,9 @@ export const front: BlockMaker<typeof frontFields> = {
   summary: 'Cloth over the whole outline: placement line, cloth, tack-down.',
   group: 'Cloth',
   fields: frontFields,
+  lays: true,
   refuses: (standing) =>
     beforeClosing(standing) ??
-    noTopping(standing) ??
     (standing.top
       ? {
           why: `It would hide ${standing.top.name}.`,

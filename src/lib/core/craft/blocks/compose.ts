@@ -3,7 +3,9 @@ import { extentsOfAll, shapePath } from '$lib/core/base/geometry';
 import type { Block } from '$lib/core/documents/item';
 import type { Pattern, Sequence } from '$lib/core/craft/sequence';
 import { blockOf, BLOCKS } from './all';
-import type { AnyBlock, ReadyBlock, Refusal } from './block';
+import { Ahead } from './ahead';
+import type { AnyBlock, ReadyBlock } from './block';
+import type { Refusal } from './refusals';
 import { type Frame, Frames } from './frame';
 import { Site } from './site';
 import { type Standing, standingOf } from './standing';
@@ -99,6 +101,9 @@ function written(
   const standings: Standing[] = [];
   const ready = blocks.map(readied);
   const frames = new Frames(s, frameOf(s, ready));
+  const ahead = new Ahead(
+    ready.map((own) => ('why' in own ? null : own.hoops ? 'hoops' : own.lays ? 'lays' : null))
+  );
   const seen = new Set<string>();
   const leaveOut = ({ id, name, kind }: Block, at: number, { why, repair }: Refusal): void => {
     troubles.push({ blockId: id, why, repair });
@@ -123,8 +128,9 @@ function written(
     if (refusal) return leaveOut(block, at, refusal);
     seen.add(block.id);
     const problems = s.impossible.length;
+    ahead.reach(at);
     s.under(block.id, () => {
-      own.make(new Site(s, block.id, block.name, frames));
+      own.make(new Site(s, block.id, block.name, frames, ahead));
     });
     const problem = asked(block) ? s.impossible[problems] : undefined;
     if (problem) found = [at, problem.why];

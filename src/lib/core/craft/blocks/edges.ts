@@ -10,10 +10,10 @@ import {
   thread
 } from '$lib/core/craft/sequence';
 import { FRAYS, PILE } from '$lib/core/documents/item';
-import type { BlockMaker, Refusal } from './block';
+import type { BlockMaker } from './block';
 import { filmOver } from './cloth';
 import { satinFrame } from './frame';
-import { beforeClosing, notReadyMade, STAYS_WHOLE } from './refusals';
+import { beforeClosing, notReadyMade, STAYS_WHOLE, type Refusal } from './refusals';
 import type { Standing } from './standing';
 
 function refusesEdge(standing: Standing): Refusal | null {

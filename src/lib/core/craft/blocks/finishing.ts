@@ -129,11 +129,11 @@ function takeOut(site: Site): string {
   // Inside what is turned nobody sees them.
   if (!site.standing.closing) site.hand('snip', { do: 'snip', side: 'both', jumps: 4 });
   const out = site.hand('unhoop', { do: 'unhoop' }, { needs: [site.key('inspect')] });
-  const { toppings, top, basted, closing, zip } = site.standing;
+  const { toppings, basted, closing, zip, hoop } = site.standing;
   // Tape keeps the layers of a pouch together until they are trimmed.
   if (!closing || !zip) site.freeHolds();
   site.freeToppings();
-  if (toppings.length > 0 && top && PILE.includes(top.material.kind))
+  if (toppings.length > 0 && hoop.layers.some(({ material }) => PILE.includes(material.kind)))
     site.hand('brush', { do: 'other', title: 'Brush the pile up', seconds: 20 }, { needs: [out] });
   if (basted)
     site.hand(

@@ -1,8 +1,8 @@
 import { type Path, segment } from '$lib/core/base/geometry';
 import { choice, length, MATERIALS, stopPart } from '$lib/core/craft/sequence';
 import { isStabiliserKind, type Piece } from '$lib/core/documents/item';
-import type { BlockMaker, Refusal } from './block';
-import { needsRing } from './refusals';
+import type { BlockMaker } from './block';
+import { needsRing, type Refusal } from './refusals';
 import type { Site } from './site';
 import type { Standing } from './standing';
 

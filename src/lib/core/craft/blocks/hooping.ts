@@ -55,6 +55,7 @@ const fields = {
     'Cloth',
     {
       none: 'None: it is laid later',
+      bare: 'None at all: stitched on the stabiliser itself',
       hooped: 'Hooped with the stabiliser',
       floated: 'Floated on it',
       padded: 'Hooped over batting'
@@ -93,7 +94,14 @@ export const hooping: BlockMaker<typeof fields> = {
   summary: 'Stabiliser in the ring, with or without the cloth that is stitched on.',
   group: 'Hooping',
   fields,
-  refuses: needsNoRing,
+  refuses: (standing, { ground, stabiliser }) =>
+    needsNoRing(standing) ??
+    (ground === 'bare' && !LASTS.includes(stabiliser)
+      ? {
+          why: 'What tears or washes out cannot be all there is.',
+          repair: 'Take cutaway, or lay a cloth.'
+        }
+      : null),
   make(site, p) {
     const { stabiliser, layers, ground, cloth, held } = p;
     const { s } = site;
@@ -103,11 +111,13 @@ export const hooping: BlockMaker<typeof fields> = {
       plies:
         stabiliser === 'sticky'
           ? 1
-          : site.frame.edge === 'satin' &&
-              (ground !== 'hooped' || site.frame.backed) &&
-              !LASTS.includes(stabiliser)
+          : ground === 'bare' ||
+              (site.frame.edge === 'satin' &&
+                (ground !== 'hooped' || site.frame.backed) &&
+                !LASTS.includes(stabiliser))
             ? Math.max(2, layers)
-            : layers
+            : layers,
+      ...(ground === 'bare' && { shows: 'front' as const })
     });
     const sticky = stabiliser === 'sticky';
     const hooped = ground === 'hooped' || ground === 'padded';

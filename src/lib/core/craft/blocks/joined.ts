@@ -1,7 +1,7 @@
 import { box, type Path, segment } from '$lib/core/base/geometry';
 import { choice, length, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
-import { needsSurface, noFilmUnderTheIron, noTopping } from './refusals';
+import { needsSurface, noFilmUnderTheIron } from './refusals';
 import type { Site } from './site';
 
 const CLOTH = { woven: 'Woven cotton', canvas: 'Canvas' } as const;
@@ -35,9 +35,9 @@ export const joined: BlockMaker<typeof fields> = {
   summary: 'The second piece is sewn face down at the join and flipped: no satin between the two.',
   group: 'Cloth',
   fields,
+  lays: true,
   refuses: (standing) =>
     needsSurface(standing) ??
-    noTopping(standing) ??
     noFilmUnderTheIron(standing) ??
     (standing.under
       ? { why: 'It would be stitched through the back.', repair: 'Move it before the back.' }

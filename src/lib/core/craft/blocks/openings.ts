@@ -2,7 +2,7 @@ import { offsetPath, segment, shifted } from '$lib/core/base/geometry';
 import { choice, count, length, MATERIALS, onlyWhere, stopPart, thread } from '$lib/core/craft/sequence';
 import { WASHES_OUT } from '$lib/core/documents/item';
 import type { BlockMaker } from './block';
-import { needsSurface, noTopping } from './refusals';
+import { needsSurface } from './refusals';
 import { fromTheMiddle, spotFields, spotPath } from './spots';
 import type { Site } from './site';
 
@@ -33,8 +33,9 @@ export const cutworkOpening: BlockMaker<typeof windowFields> = {
   summary: 'A window cut by scissors, by a knife or by needles, with bars across and satin round it.',
   group: 'Openings',
   fields: windowFields,
+  lays: true,
   refuses(standing, { school }) {
-    const none = needsSurface(standing) ?? noTopping(standing);
+    const none = needsSurface(standing);
     if (none) return none;
     if (standing.layered)
       return {

@@ -13,7 +13,7 @@ import type { BlockMaker } from './block';
 import type { Frame } from './frame';
 import { CLOTHS } from './hooping';
 import { saidName } from './layPiece';
-import { beforeClosing, noTopping } from './refusals';
+import { beforeClosing } from './refusals';
 import { sideField } from './spots';
 import type { Site } from './site';
 
@@ -37,9 +37,9 @@ export const panel: BlockMaker<typeof panelFields> = {
   summary: 'A second cloth sewn face down along a straight line and flipped open over it.',
   group: 'Cloth',
   fields: panelFields,
+  lays: true,
   refuses: (standing) =>
     beforeClosing(standing) ??
-    noTopping(standing) ??
     (standing.top
       ? null
       : {

@@ -10,11 +10,11 @@ import {
   stopPart,
   strokesOf
 } from '$lib/core/craft/sequence';
-import type { BlockMaker, Refusal } from './block';
+import type { BlockMaker } from './block';
 import type { Frame } from './frame';
 import { layPiece } from './layPiece';
 import { type Answers, fields, SIDES } from './pieceFields';
-import { needsRing, noTopping, STAYS_WHOLE } from './refusals';
+import { needsRing, STAYS_WHOLE, type Refusal } from './refusals';
 import type { Site } from './site';
 import { spotPath } from './spots';
 import type { Standing } from './standing';
@@ -40,7 +40,8 @@ export const piece: BlockMaker<typeof fields> = {
     'Any cloth of any outline, on or under the work, flat, folded, gathered or in pleats; each edge caught, stitched down or open.',
   group: 'Cloth',
   fields,
-  refuses: (standing, p) => needsRing(standing) ?? noTopping(standing) ?? cannotLie(standing, p),
+  lays: true,
+  refuses: (standing, p) => needsRing(standing) ?? cannotLie(standing, p),
   make(site, p) {
     const label = site.label('Piece');
     const open = openOf(p);

@@ -34,6 +34,7 @@ export const pieces: BlockMaker<typeof fields> = {
   summary: 'Several shapes placed by one stop, laid or fused in one trip, their edges when all are on.',
   group: 'Cloth',
   fields,
+  lays: true,
   refuses: (standing, p) => refusesPiece(standing, p, p.first) ?? refusesPiece(standing, p, p.second),
   make(site, p) {
     const all = piecesOf(site, p);

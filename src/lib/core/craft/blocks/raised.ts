@@ -1,7 +1,7 @@
 import { shapePath, shifted } from '$lib/core/base/geometry';
 import { length, material, MATERIALS, stopPart, thread } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
-import { needsSurface, noTopping } from './refusals';
+import { needsSurface } from './refusals';
 import { fromTheMiddle } from './spots';
 
 const raisedFields = {
@@ -24,7 +24,8 @@ export const raised: BlockMaker<typeof raisedFields> = {
     'A finished flower or bow pinned by its middle, petals taped flat, stitched down in its middle only.',
   group: 'Cloth',
   fields: raisedFields,
-  refuses: (standing) => needsSurface(standing) ?? noTopping(standing),
+  lays: true,
+  refuses: (standing) => needsSurface(standing),
   make(site, p) {
     const { s } = site;
     const { top } = site.standing;
@@ -102,9 +103,9 @@ export const raisedCentre: BlockMaker<typeof centreFields> = {
     'Cloth and topping over the middle, tacked; the topping is lifted, the cloth trimmed, its edge comes later.',
   group: 'Cloth',
   fields: centreFields,
+  lays: true,
   refuses: (standing) =>
     needsSurface(standing) ??
-    noTopping(standing) ??
     (standing.raised
       ? null
       : { why: 'There is no 3-D piece under it.', repair: 'Put a 3-D piece before it.' }),

@@ -24,6 +24,8 @@ interface Bought {
   /** What it is usually made of, and its usual size, mm. */
   cloth: Material;
   size: [width: number, height: number];
+  /** How far hems and seams reach in from its edges, mm. */
+  hem: number;
   /** Where a design of 90 × 60 usually stands, mm from the middle: to the right, and towards the maker. */
   place: [right: number, towards: number];
 }
@@ -38,6 +40,7 @@ const THINGS = {
     hangs: 'Roll the ends up and clip them: nothing lies under the field.',
     cloth: { kind: 'towelling', name: 'Station towel', colour: WHITE },
     size: [500, 900],
+    hem: 15,
     // 300 from its end.
     place: [0, 150]
   },
@@ -47,6 +50,7 @@ const THINGS = {
     hangs: 'Sleeves and back folded away from under the field, neck towards you.',
     cloth: { kind: 'knit', name: 'Shirt jersey', colour: WHITE },
     size: [500, 700],
+    hem: 25,
     // Over the heart of whoever wears it.
     place: [100, -150]
   },
@@ -56,6 +60,7 @@ const THINGS = {
     hangs: 'Handles and the other side held away: only one side lies under the needle.',
     cloth: { kind: 'canvas', name: 'Bag canvas', colour: WHITE },
     size: [380, 420],
+    hem: 30,
     place: [0, 0]
   },
   cap: {
@@ -64,6 +69,7 @@ const THINGS = {
     hangs: 'The peak points away from the machine, the sweatband is folded out.',
     cloth: { kind: 'canvas', name: 'Cap cloth', colour: WHITE },
     size: [160, 100],
+    hem: 12,
     place: [0, 0]
   },
   napkin: {
@@ -72,6 +78,7 @@ const THINGS = {
     hangs: 'The rest lies flat beside the hoop.',
     cloth: { kind: 'woven', name: 'Napkin linen', colour: WHITE },
     size: [400, 400],
+    hem: 10,
     // In a corner, 50 from both edges.
     place: [105, 120]
   },
@@ -81,6 +88,7 @@ const THINGS = {
     hangs: 'Only its front lies under the needle: the garment is folded away, the mouth held open.',
     cloth: { kind: 'woven', name: 'Pocket cotton', colour: WHITE },
     size: [130, 150],
+    hem: 12,
     place: [0, 0]
   },
   garment: {
@@ -89,6 +97,7 @@ const THINGS = {
     hangs: 'Front and sleeves folded away from under the field.',
     cloth: { kind: 'woven', name: 'Garment cotton', colour: WHITE },
     size: [480, 600],
+    hem: 15,
     // Between the shoulders.
     place: [0, -150]
   },
@@ -98,6 +107,7 @@ const THINGS = {
     hangs: 'Roll the rest of the garment and clip it out of the way of the needle and the arm.',
     cloth: { kind: 'woven', name: 'Garment cotton', colour: WHITE },
     size: [200, 300],
+    hem: 12,
     place: [0, 0]
   }
 } as const satisfies Record<string, Bought>;
@@ -251,7 +261,7 @@ export const readyMade: BlockMaker<typeof fields> = {
   refuses: needsNoRing,
   make(site, p) {
     const { s, frame } = site;
-    const { name, hangs } = THINGS[p.thing];
+    const { name, hangs, hem } = THINGS[p.thing];
     const stuck = p.mount === 'stuck';
     const carrier: Material = stuck ? MATERIALS.sticky : STABILISERS[p.stabiliser].material;
     const sinks = sinksIn(p.cloth.kind);
@@ -261,7 +271,7 @@ export const readyMade: BlockMaker<typeof fields> = {
     const piece = site.piece('thing', name, p.cloth, hooped ? 'hooped' : 'applique', {
       covers: hooped ? null : frame.outlineId,
       shows: 'front',
-      readyMade: { width: p.width, height: p.height, right: p.right, towards: p.towards },
+      readyMade: { width: p.width, height: p.height, right: p.right, towards: p.towards, hem },
       ...(fused && { backed: [MATERIALS.softMesh] })
     });
     if (fused) site.hand('mesh', { do: 'back-cloth', pieceIds: [piece] });
@@ -278,17 +288,13 @@ export const readyMade: BlockMaker<typeof fields> = {
     });
     if (!hooped)
       s.must(
-        site.hand(
-          'lay',
-          {
-            do: 'lay',
-            pieceId: piece,
-            side: 'above',
-            face: 'up',
-            hold: stuck ? { by: 'nothing' } : { by: 'pins', pins: 6, away: 15 }
-          },
-          { note: 'Its marks on the middle of the hoop.' }
-        )
+        site.hand('lay', {
+          do: 'lay',
+          pieceId: piece,
+          side: 'above',
+          face: 'up',
+          hold: stuck ? { by: 'nothing' } : { by: 'pins', pins: 6, away: 15 }
+        })
       );
     site.hand(
       'clear',
@@ -298,10 +304,14 @@ export const readyMade: BlockMaker<typeof fields> = {
     // Pins alone do not hold what floats.
     if (p.basting === 'yes' || p.mount === 'floated') baste(site);
     if (p.topping === 'yes' || (p.topping === 'usual' && sinks)) {
-      const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: frame.outlineId });
-      site.toTable();
-      const on = site.hand('topping-on', { do: 'topping-on', pieceId: film });
-      site.hand('topping-pin', { do: 'pin', pieceId: film, pins: 4, away: 12 }, { needs: [on] });
+      const layIt = (): void => {
+        const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: frame.outlineId });
+        site.toTable();
+        const on = site.hand('topping-on', { do: 'topping-on', pieceId: film });
+        site.hand('topping-pin', { do: 'pin', pieceId: film, pins: 4, away: 12 }, { needs: [on] });
+      };
+      if (site.ahead.laysMore) site.ahead.wait(layIt);
+      else layIt();
     }
     site.toMachine();
     site.hand('trace', { do: 'trace' }, { note: 'The needle over the mark, then once round the design.' });

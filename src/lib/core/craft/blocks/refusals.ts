@@ -1,6 +1,11 @@
 import type { MaterialKind } from '$lib/core/documents/item';
-import type { Refusal } from './block';
 import type { Standing } from './standing';
+
+/** Why a block cannot stand where it is put, and the nearest thing that would mend it. */
+export interface Refusal {
+  why: string;
+  repair: string;
+}
 
 /** Cloth that may be left with a raw edge. */
 export const STAYS_WHOLE: readonly MaterialKind[] = ['felt', 'vinyl', 'fleece'];
@@ -40,12 +45,12 @@ export function needsSurface(standing: Standing): Refusal | null {
 
 const afterEdge: Refusal = { why: 'The edge is stitched already.', repair: 'Move it before the edge.' };
 
-/** Cloth laid on a topping would shut it in for good. */
+/** Cloth laid on a topping would shut it in for good, and what is cut would be cut with it. */
 export function noTopping({ toppings }: Standing): Refusal | null {
   const [film] = toppings;
   return film
     ? {
-        why: `It would lie on ${film.name}, which could not be torn away any more.`,
+        why: `${film.name} lies on the work already: it could not be torn away whole any more.`,
         repair: 'Move it before the topping.'
       }
     : null;

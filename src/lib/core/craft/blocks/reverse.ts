@@ -1,7 +1,7 @@
 import { choice, stopPart, thread } from '$lib/core/craft/sequence';
 import { type Layer, shareOn } from '$lib/core/craft/stack';
-import type { BlockMaker, Refusal } from './block';
-import { needsSurface, noTopping, STAYS_WHOLE } from './refusals';
+import type { BlockMaker } from './block';
+import { needsSurface, STAYS_WHOLE, type Refusal } from './refusals';
 import { spotFields, spotPath } from './spots';
 import { cloths, type Standing } from './standing';
 
@@ -23,9 +23,9 @@ export const reverseApplique: BlockMaker<typeof fields> = {
   summary: 'A window is stitched and the upper cloth cut away inside it: the cloth beneath shows.',
   group: 'Openings',
   fields,
+  lays: true,
   refuses: (standing, p) =>
     needsSurface(standing) ??
-    noTopping(standing) ??
     cannotCut(standing, p) ??
     (p.edge === 'raw' && standing.top && !STAYS_WHOLE.includes(standing.top.material.kind)
       ? {

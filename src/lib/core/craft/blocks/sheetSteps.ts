@@ -13,9 +13,9 @@ import {
   Stop,
   Thread
 } from '$lib/core/documents/item';
-import type { BlockMaker, Refusal } from './block';
+import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
-import { needsNoRing, needsRing } from './refusals';
+import { needsNoRing, needsRing, type Refusal } from './refusals';
 import type { Site } from './site';
 import type { Standing } from './standing';
 

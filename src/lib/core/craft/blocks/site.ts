@@ -1,9 +1,13 @@
 import type { z } from 'zod';
 import type { Path } from '$lib/core/base/geometry';
-import type { Line, Material, Operation, Piece, PieceUse } from '$lib/core/documents/item';
+import type { Line, Material, Operation, Piece, PieceUse, Role } from '$lib/core/documents/item';
 import type { Sequence, StopPart } from '$lib/core/craft/sequence';
+import type { Ahead } from './ahead';
 import type { Frame, Frames } from './frame';
 import { type Standing, standingOf } from './standing';
+
+/** Stitches that a pile would swallow. */
+const SINKS_IN: readonly Role[] = ['decoration', 'lettering', 'applique-edge'];
 
 /** Where a block is written down: everything it makes carries its own id, so that it can be repeated. */
 export class Site {
@@ -14,7 +18,9 @@ export class Site {
     readonly id: string,
     /** What the maker calls the block, so that its steps can be told from those of another. */
     readonly name: string | undefined,
-    readonly frames: Frames
+    readonly frames: Frames,
+    /** What comes after it. */
+    readonly ahead: Ahead
   ) {}
 
   /** The outline it works on. */
@@ -73,6 +79,7 @@ export class Site {
   }
 
   stop(part: string, what: StopPart, needs: string[] = []): string {
+    if (SINKS_IN.includes(what.role) && this.ahead.beforeDense()) this.toMachine();
     return this.s.stop(this.key(part), what, needs);
   }
 

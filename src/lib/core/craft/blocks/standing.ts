@@ -122,7 +122,7 @@ function asked(s: Sequence, hoop: StackState, frame: Frame): Standing {
     ring: inRing ? piecesOf(layers.filter((layer) => layer.where === 'hooped')) : [],
     onMachine: where === 'on' || where === 'forward',
     turned,
-    top: covered ? null : pieceOf(front.findLast(isCloth)),
+    top: covered ? null : pieceOf(front.findLast((layer) => isCloth(layer) || isGround(pieceOf(layer)))),
     layered: layers.some((layer) => {
       const piece = pieceOf(layer);
       return (
@@ -222,6 +222,9 @@ const NO_CLOTH: readonly MaterialKind[] = ['batting', 'fusible', 'zip', 'metal-z
 function isCloth({ material }: Layer): boolean {
   return !isStabiliserKind(material.kind) && !NO_CLOTH.includes(material.kind);
 }
+
+/** Stabiliser that is all there is to stitch on. */
+const isGround = (piece: Piece | null): boolean => piece?.use === 'hooped' && piece.shows !== 'nothing';
 
 function isTopping({ material, where }: Layer): boolean {
   return where === 'above' && material.kind === 'wash-away-film';

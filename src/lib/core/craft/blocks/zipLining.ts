@@ -1,8 +1,8 @@
 import { box, extents, segment } from '$lib/core/base/geometry';
 import { length, material, seamOpening, stopPart, MATERIALS, thread } from '$lib/core/craft/sequence';
-import type { BlockMaker, Refusal } from './block';
+import type { BlockMaker } from './block';
 import { CLOTHS } from './hooping';
-import { beforeClosing } from './refusals';
+import { beforeClosing, type Refusal } from './refusals';
 import type { Site } from './site';
 import type { Standing } from './standing';
 import { HALF_MM } from './zip';

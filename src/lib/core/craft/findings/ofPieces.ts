@@ -8,6 +8,12 @@ export const PIECE_SAYINGS = {
       `${piece} is smaller than the ring, ${sizeIn(ring)}, so not all four edges are caught.`,
     'Cut it 25 mm larger than the ring on every side.'
   ),
+  'ring/off-thing': saying<{ piece: string; overMm: number; unit: string }>(
+    'stop',
+    ({ piece, overMm, unit }) =>
+      `The ring reaches ${lengthIn(overMm, unit)} beyond the edge of ${piece}: it cannot hold it there.`,
+    'Float it or stick it, take a smaller hoop, or place the design nearer its middle.'
+  ),
   'faces/wrong-side': saying<{ piece: string }>(
     'stop',
     ({ piece }) => `${piece} ends with its wrong side out.`,
@@ -17,6 +23,11 @@ export const PIECE_SAYINGS = {
     'stop',
     ({ piece, where }) => `${piece} should be seen ${where}, but another layer hides it.`,
     'Lay it on the other side of the hoop, or in another order.'
+  ),
+  'faces/never-turned': saying<{ pieces: string }>(
+    'stop',
+    ({ pieces }) => `${pieces} stay right sides together: nothing turns them right side out.`,
+    'Put “Sew up outside the hoop: turn” after it, once nothing more is sewn from inside.'
   ),
   'faces/laid-otherwise': saying<{ piece: string }>(
     'stop',
@@ -38,6 +49,11 @@ export const PIECE_SAYINGS = {
     'stop',
     ({ piece, overMm, unit }) => `The design reaches ${lengthIn(overMm, unit)} beyond the edge of ${piece}.`,
     'Place it nearer the middle, make it smaller, or mend the size of what you have.'
+  ),
+  'covering/on-hem': saying<{ piece: string; overMm: number; unit: string }>(
+    'warn',
+    ({ piece, overMm, unit }) => `The design reaches ${lengthIn(overMm, unit)} on to the hem of ${piece}.`,
+    'It is thick there: the foot rides up and needles break. Place it nearer the middle.'
   ),
   'covering/off-outline': saying<{ called: string }>(
     'warn',

@@ -1,8 +1,8 @@
 import { ASK, choice, number, text } from './fields';
 import { CAUTION } from './cautions';
 import { sewUp } from './sewUp';
-import { spent, alongCm, CLIP_SPACING_MM } from './time';
-import { say, name, line, writeHardware } from './words';
+import { bendsAlong, CLIP_SPACING_MM, spent } from './time';
+import { say, name, line, openingOf, writeClip, writeHardware } from './words';
 import type { OperationOf } from '$lib/core/documents/item';
 import type { HandTimeKey } from '$lib/core/documents/shop';
 import type { TraitsOf } from './traits';
@@ -23,12 +23,12 @@ export const assemblingTraits = {
   clip: {
     label: 'Clip curves',
     mark: 'cut',
-    wording: (op, context) =>
-      say('Clip the curves', `Along the ${line(op.lineId, context)}, up to the seam but not into it.`),
+    wording: writeClip,
     caution: null,
-    time: ({ lineId }, { item }) => [
-      spent('clip', Math.ceil((alongCm(item, lineId, 0) * 10) / CLIP_SPACING_MM))
-    ],
+    time: ({ lineId }, { item }) => {
+      const { corners, curve } = bendsAlong(item, lineId);
+      return [spent('clip', corners + Math.ceil(curve / CLIP_SPACING_MM))];
+    },
     waits: null,
     hoop: 'stays',
     stack: null,
@@ -47,7 +47,7 @@ export const assemblingTraits = {
     wording: (op, context) =>
       op.pieceId === undefined
         ? say(
-            `Turn through the opening${op.lineId === undefined ? '' : ` of the ${line(op.lineId, context)}`}`,
+            `Turn through the ${openingOf(op.lineId, context)}`,
             'Push the corners out with something blunt, never scissors.'
           )
         : say(

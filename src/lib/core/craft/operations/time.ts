@@ -1,4 +1,4 @@
-import { offsetPath, pathLength } from '$lib/core/base/geometry';
+import { bendsOf, offsetPath, pathLength } from '$lib/core/base/geometry';
 import { findLine, type Hold, type Item, type OperationOf } from '$lib/core/documents/item';
 import type { HandTimeKey, HandTimes, Machine } from '$lib/core/documents/shop';
 
@@ -46,6 +46,12 @@ export function holdTime(hold: Hold, { hands }: Timing): TimeSpent[] {
     default:
       return [spent(hold.by)];
   }
+}
+
+/** Corners and curves of a line; nothing where it is gone. */
+export function bendsAlong(item: Item, lineId: string): ReturnType<typeof bendsOf> {
+  const line = findLine(item, lineId);
+  return line ? bendsOf(line.path) : { corners: 0, curve: 0 };
 }
 
 /** Time to cut round a line. */

@@ -8,6 +8,7 @@ import {
   type Item,
   type OperationOf
 } from '$lib/core/documents/item';
+import { bendsAlong } from './time';
 import type { HoopState } from '$lib/core/documents/plan';
 
 /** What an operation is said with: a title that reads from two metres, and one or two sentences. */
@@ -40,7 +41,9 @@ export function writeLay(op: OperationOf<'lay'>, context: WordingContext): Wordi
       ? `Cover the ${line(op.covers, context)} by ${lengthWords(op.over, context)} all round.`
       : op.covers
         ? `Exactly inside the ${line(op.covers, context)}.`
-        : 'Where the line shows.';
+        : findPiece(context.item, op.pieceId)?.readyMade
+          ? 'Its marks on the middle of the hoop.'
+          : 'Where the line shows.';
   const where = op.side === 'below' && !context.hoop.turned ? ' Slide it under the hoop.' : '';
   return say(`Lay ${name(op.pieceId, context)}${face}`, `${cover}${where} ${holdWords(op.hold)}`.trim());
 }
@@ -164,6 +167,22 @@ export function names(pieceIds: string[], context: WordingContext): string {
 /** A line by its name. */
 export function line(lineId: string, { item }: WordingContext): string {
   return findLine(item, lineId)?.name.toLowerCase() ?? 'line that is gone';
+}
+
+/** Seams are clipped where they bend. */
+export function writeClip({ lineId }: OperationOf<'clip'>, context: WordingContext): Wording {
+  const { corners, curve } = bendsAlong(context.item, lineId);
+  const where = corners === 0 ? 'curves' : curve === 0 ? 'corners' : 'curves and corners';
+  return say(`Clip the ${where}`, `Along the ${line(lineId, context)}, up to the seam but not into it.`);
+}
+
+/** What work is turned through: an opening that is closed later, or else the mouth that stays. */
+export function openingOf(lineId: string | undefined, context: WordingContext): string {
+  if (lineId === undefined) return 'opening';
+  const gaps = findLine(context.item, lineId)?.gaps ?? [];
+  return gaps.length > 0 && gaps.every(({ stays }) => stays === true)
+    ? 'mouth'
+    : `opening of the ${line(lineId, context)}`;
 }
 
 /** What is fused to pieces, each kind once. */

@@ -1,6 +1,7 @@
 import {
   alongAt,
   begunAt,
+  cornersOf,
   extents,
   type Path,
   pathLength,
@@ -164,21 +165,6 @@ function middleOf(seam: Path, side: Side, along = 0): Point {
   const { minX, maxX, minY, maxY } = extents(seam);
   const [x, y] = [(minX + maxX) / 2 + along, (minY + maxY) / 2 + along];
   return { top: [x, minY], bottom: [x, maxY], left: [minX, y], right: [maxX, y] }[side] as Point;
-}
-
-/** Corners of a path: how far along it each lies, and by how much it turns there, radians. */
-function cornersOf({ points }: Path): { along: number; turn: number }[] {
-  let along = 0;
-  return points.map((point, at) => {
-    const before = points.at(at - 1) ?? point;
-    const next = points[(at + 1) % points.length] ?? point;
-    const turn =
-      Math.atan2(next[1] - point[1], next[0] - point[0]) -
-      Math.atan2(point[1] - before[1], point[0] - before[0]);
-    const corner = { along, turn: Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn))) };
-    along += Math.hypot(next[0] - point[0], next[1] - point[1]);
-    return corner;
-  });
 }
 
 /** Where the middle of an opening lies best, mm along the path. */

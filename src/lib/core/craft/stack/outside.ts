@@ -1,5 +1,5 @@
 import { difference, intersection, type Region, regionArea, regionOf } from '$lib/core/base/geometry';
-import { findPiece, type Item } from '$lib/core/documents/item';
+import { findLine, findPiece, type Item } from '$lib/core/documents/item';
 import type { Layer, StackState } from './state';
 import { gapsOf } from './turning';
 
@@ -17,7 +17,7 @@ export interface Shown {
 export interface Outside {
   front: Shown[];
   back: Shown[];
-  /** Both faces of the pocket that a zip opens. */
+  /** Both faces of the pocket that a zip opens, or the linings one sees through a mouth. */
   lining: Shown[];
   /** Layers that show nowhere, from the front down. */
   hidden: Layer[];
@@ -85,7 +85,8 @@ function pocket(
   seen: (layers: Layer[], rightWhen: Layer['face']) => Shown[]
 ): Shown[] {
   const zip = state.layers.findIndex(({ zip: to }) => to !== null);
-  if (zip < 0 || state.turns === 0) return [];
+  if (state.turns === 0) return [];
+  if (zip < 0) return mouth(state, item, seen);
   const gaps = gapsOf(state).filter(({ opening }) => opening !== Infinity);
   const beneath = gaps.findLast(({ below }) => below < zip);
   const above = gaps.find(({ below }) => below >= zip);
@@ -94,4 +95,27 @@ function pocket(
   const lower = seen(state.layers.slice(0, gap.below + 1).reverse(), 'up');
   const upper = seen(state.layers.slice(gap.below + 1), 'down');
   return [...lower, ...upper].filter(({ layer }) => findPiece(item, layer.pieceId)?.shows !== 'front');
+}
+
+/**
+ * What one sees of the linings through a mouth that stays open: in the gap a hand goes into, which shows the least stabiliser
+ * and the like.
+ */
+function mouth(
+  state: StackState,
+  item: Item,
+  seen: (layers: Layer[], rightWhen: Layer['face']) => Shown[]
+): Shown[] {
+  const stays = (lineId: string): boolean =>
+    findLine(item, lineId)?.gaps.some(({ stays: open }) => open === true) === true;
+  const showing = ({ layer }: Shown): string => findPiece(item, layer.pieceId)?.shows ?? 'nothing';
+  const bare = (shown: Shown[]): number => shown.filter((each) => showing(each) === 'nothing').length;
+  const [inside = []] = gapsOf(state)
+    .filter(({ lineIds }) => lineIds.some(stays))
+    .map(({ below }) => [
+      ...seen(state.layers.slice(0, below + 1).reverse(), 'up'),
+      ...seen(state.layers.slice(below + 1), 'down')
+    ])
+    .sort((a, b) => bare(a) - bare(b));
+  return inside.filter((each) => showing(each) === 'lining');
 }

@@ -44,7 +44,8 @@ export function simulateStep(state: StackState, step: Step, item: Item, cuts: Cu
     bobbin: rest.bobbin === undefined ? state.bobbin : rest.bobbin,
     needle: rest.needle ?? state.needle,
     hoop: hoopAfter(state.hoop, step.op),
-    turns: state.turns + (rest.turned ? 1 : 0),
+    // What is clamped anew lies flat.
+    turns: does(step.op, 'clamp') ? 0 : state.turns + (rest.turned ? 1 : 0),
     hardware: rest.hardware ?? state.hardware
   };
   return { stepId, state: next, changed, problem };

@@ -31,7 +31,8 @@ const ReadyMade = z.object({
   width: Mm,
   height: Mm,
   right: z.number().min(-5000).max(5000).default(0),
-  towards: z.number().min(-5000).max(5000).default(0)
+  towards: z.number().min(-5000).max(5000).default(0),
+  hem: Mm.optional().describe('how far its hems and seams reach in from its edges: it is thick there')
 });
 
 export const Piece = z.object({

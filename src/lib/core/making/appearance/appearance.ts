@@ -113,7 +113,12 @@ export function appearance(state: StackState, item: Item): Appearance {
   const threads = threadwork(state, item);
   const side = (name: Side['side'], shown: readonly Shown[]): Side => {
     // Stabiliser counts while the work is in the hoop; what is left of it in the end nobody looks at.
-    const cloth = shown.filter(({ layer }) => isInHoop(state) || !isStabiliserKind(layer.material.kind));
+    const cloth = shown.filter(
+      ({ layer }) =>
+        isInHoop(state) ||
+        !isStabiliserKind(layer.material.kind) ||
+        findPiece(item, layer.pieceId)?.shows === 'front'
+    );
     const { art } = name === 'inside' ? { art: [] } : artOn(name, state, item);
     return {
       side: name,

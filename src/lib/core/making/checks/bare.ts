@@ -1,5 +1,5 @@
 import { found } from '$lib/core/craft/findings';
-import type { Role } from '$lib/core/documents/item';
+import { findPiece, type Role } from '$lib/core/documents/item';
 import { shareOn } from '$lib/core/craft/stack';
 import { type Check, type Finding, isStabiliser, runsOf } from './finding';
 
@@ -13,12 +13,18 @@ const NEEDS_CLOTH: readonly Role[] = [
 ];
 
 /** Stitching meant for cloth that would run on bare stabiliser. */
-export const bare: Check = (context) =>
-  runsOf(context).flatMap(({ role, stepId, called, paths, before }): Finding[] => {
+export const bare: Check = (context) => {
+  // A patch may be stitched wholly on cutaway.
+  const isSeen = (pieceId: string): boolean => findPiece(context.item, pieceId)?.shows === 'front';
+  return runsOf(context).flatMap(({ role, stepId, called, paths, before }): Finding[] => {
     if (!NEEDS_CLOTH.includes(role) || paths.length === 0 || before.layers.length === 0) return [];
     if (
-      before.layers.some((layer) => !isStabiliser(layer) && paths.some((path) => shareOn(layer, path) > 0.3))
+      before.layers.some(
+        (layer) =>
+          (!isStabiliser(layer) || isSeen(layer.pieceId)) && paths.some((path) => shareOn(layer, path) > 0.3)
+      )
     )
       return [];
     return [found('bare/no-cloth', stepId, { called })];
   });
+};

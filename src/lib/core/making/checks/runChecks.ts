@@ -44,6 +44,7 @@ import { together } from './together';
 import { topping } from './topping';
 import { underlay } from './underlay';
 import { unhooped } from './unhooped';
+import { neverTurned } from './neverTurned';
 import { untacked } from './untacked';
 import { upperTape } from './upperTape';
 import { uncutWindow } from './window';
@@ -69,6 +70,7 @@ const CHECKS: readonly Check[] = [
   through,
   reachable,
   untacked,
+  neverTurned,
   caught,
   holding,
   upperTape,
