@@ -102,7 +102,7 @@ const unlisted = (files, ignores, message) => ({
 });
 
 export default ts.config(
-  { ignores: ['build/', '.svelte-kit/', 'node_modules/', 'test-results/', 'static/', 'demo/'] },
+  { ignores: ['tmp/', 'build/', '.svelte-kit/', 'node_modules/', 'test-results/', 'static/', 'demo/'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
