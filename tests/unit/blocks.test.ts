@@ -62,7 +62,7 @@ describe('a block that cannot stand where it is put', () => {
     [
       'a wrong answer',
       ['hooping', ['front', { held: 'hope' }], ['details', { where: 'nowhere' }], 'finishing'],
-      'front-2: Held with: Invalid option: expected one of "tape"|"spray"|"glue"|"pins". Change the answer.'
+      'front-2: Held with: choose one of: Tape; Spray; Glue stick; Pins. Change the answer.'
     ],
     [
       'a block of another world',

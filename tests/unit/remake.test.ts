@@ -1,3 +1,4 @@
+import { withUsual } from '$lib/core/craft/sequence';
 import {
   brokenReferences,
   editStep,
@@ -41,7 +42,9 @@ describe('answers changed later', () => {
       for (const question of questions) {
         if (question.kind !== 'choice') continue;
         for (const { value } of question.options) {
-          const { item: changed, lost } = remade(item, { [question.key]: value });
+          // As the page does it: what nobody changed goes along.
+          const answers = withUsual(questions, item.params ?? {}, { [question.key]: value });
+          const { item: changed, lost } = remade(item, answers);
           expect(sheetWords(changed), `${question.key} ${value}`).to.deep.equal(
             sheetWords(freshItem(kind, { [question.key]: value }))
           );

@@ -208,3 +208,41 @@ describe('a pocket divided by seams', () => {
     expect(placeOf(titles, 'Take the tape off')).to.be.lessThan(placeOf(titles, 'Lay BACK'));
   });
 });
+
+describe('an eyelet in an item that gets a back', () => {
+  const felt = { kind: 'felt', name: 'Moss', colour: '#667755' };
+  const ring = (...blocks: Said[]): string[] =>
+    saidOf(
+      made(
+        { shape: 'tab', width: 160, height: 40 },
+        ['hooping', { stabiliser: 'tear-away' }],
+        ['front', { cloth: felt }],
+        ...blocks,
+        'edge-satin',
+        'finishing'
+      )
+    );
+  const eyelet: Said = ['eyelet', { across: -65 }];
+  const back: Said = ['back-under', { cloth: felt }];
+  it('is closed by the back where it is punched before', () => {
+    expect(ring(eyelet, back)).to.deep.equal([
+      'holes/closed: BACK closes the hole that stop 3 goes round: it has none of its own.'
+    ]);
+  });
+  it('goes through both where it is punched after', () => {
+    expect(ring(back, eyelet)).to.deep.equal([]);
+  });
+});
+
+describe('answers nobody gave', () => {
+  it('are those usual for what was answered: a shirt is of jersey, its design over the heart', () => {
+    const item = made({ width: 90, height: 60 }, ['ready-made', { thing: 'shirt' }], 'details', 'finishing');
+    const shirt = item.pieces.find(({ name }) => name === 'SHIRT');
+    expect(shirt?.material.kind).to.equal('knit');
+    expect(shirt?.readyMade).to.include({ width: 500, height: 700, right: 100, towards: -150 });
+  });
+  it('are told in the words of the field where they are none of those there are', () => {
+    const { troubles } = composed(blocksOf(['hooping', { stabiliser: 'paper' }], 'finishing'));
+    expect(troubles[0]?.why).to.match(/^Stabiliser: choose one of: Tear-away; /);
+  });
+});

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type AnswersOf, type Fields, type Question, questionsOf } from '$lib/core/craft/sequence';
+import { type AnswersOf, type Fields, type Question, questionsOf, withUsual } from '$lib/core/craft/sequence';
 import type { Frame } from './frame';
 import { noTopping, type Refusal } from './refusals';
 import type { Site } from './site';
@@ -59,15 +59,18 @@ export function sealedBlock<F extends Fields>(maker: BlockMaker<F>): AnyBlock {
   const shape = Object.fromEntries(Object.entries(fields).map(([key, { answer }]) => [key, answer]));
   // Each key has the schema of its own field.
   const answers = z.object(shape) as unknown as z.ZodType<AnswersOf<F>>;
+  const questions = questionsOf(fields);
+  const defaults = answers.parse({}) as Record<string, unknown>;
   return {
     kind,
     name,
     summary,
     group,
-    questions: questionsOf(fields),
-    defaults: answers.parse({}) as Record<string, unknown>,
+    questions,
+    defaults,
     with(given) {
-      const parsed = answers.safeParse(given);
+      // What was not answered is usual for what was.
+      const parsed = answers.safeParse(withUsual(questions, defaults, given));
       if (!parsed.success)
         return {
           ok: false,

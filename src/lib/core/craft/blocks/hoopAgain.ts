@@ -46,7 +46,8 @@ export const hoopAgain: BlockMaker<typeof fields> = {
     const out = site.outOfTheRing('', s.before);
     if (base?.material.kind === 'tear-away') site.hand('tear-away', { do: 'tear-away' }, { needs: [out] });
     const at = s.sofar.hoopings.length + 1;
-    const fresh = site.piece('stabiliser', 'Stabiliser', base?.material ?? MATERIALS.tearAway, 'hooped', {
+    const called = base?.name.replace(/ \d+$/, '') ?? 'Stabiliser';
+    const fresh = site.piece('stabiliser', called, base?.material ?? MATERIALS.tearAway, 'hooped', {
       plies: base?.plies ?? 1
     });
     s.hoop(site.newHooping(), `Hooping ${at}`, [fresh, ...cloth.map(({ id }) => id)]);

@@ -5,7 +5,8 @@ import {
   type Fields,
   type Question,
   questionsOf,
-  type Sequence
+  type Sequence,
+  withUsual
 } from '$lib/core/craft/sequence';
 import type { Block } from '$lib/core/documents/item';
 import { Lately } from './lately';
@@ -86,6 +87,9 @@ export function usualAnswers<F extends Fields>(
 export function sealed<F extends Fields>(construction: Construction<F>): AnyConstruction {
   const { kind, name, summary, fields } = construction;
   const answers = answersOf(fields);
+  const [questions, defaults] = [questionsOf(fields), answers.parse({})];
+  // What was not answered is usual for what was.
+  const readIn = (given: Record<string, unknown>) => answers.safeParse(withUsual(questions, defaults, given));
   const made = new Lately<Made>(LATELY);
   const blocksFor = (data: AnswersOf<F>, own?: readonly Block[]): Block[] => {
     const recipe = construction.recipe(data);
@@ -95,10 +99,10 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
     kind,
     name,
     summary,
-    questions: questionsOf(fields),
-    defaults: answers.parse({}),
+    questions,
+    defaults,
     patternOf(given, own) {
-      const parsed = answers.safeParse(given);
+      const parsed = readIn(given);
       if (parsed.success)
         return made.of(JSON.stringify([parsed.data, own ?? null]), () => {
           const blocks = blocksFor(parsed.data, own);
@@ -113,16 +117,16 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
       };
     },
     blocksOf(given, own) {
-      const parsed = answers.safeParse(given);
+      const parsed = readIn(given);
       return parsed.success ? blocksFor(parsed.data, own) : null;
     },
     offers(given, blocks, at) {
-      const parsed = answers.safeParse(given);
+      const parsed = readIn(given);
       if (!parsed.success) return [];
       return offersAt(() => construction.draft(parsed.data), blocksFor(parsed.data, blocks), at);
     },
     piecesPerFile(given) {
-      const parsed = answers.safeParse(given);
+      const parsed = readIn(given);
       return (parsed.success && construction.piecesPerFile?.(parsed.data)) || 1;
     }
   };

@@ -19,6 +19,12 @@ export const NEEDLE_SAYINGS = {
     ({ called }) => `${called} would run on bare stabiliser: there is no cloth under it.`,
     'Lay the piece it belongs to first.'
   ),
+  'holes/closed': saying<{ called: string; piece: string }>(
+    'warn',
+    ({ called, piece }) =>
+      `${piece} closes the hole that ${inside(called)} goes round: it has none of its own.`,
+    'Punch and edge the hole after it is laid: then it goes through everything.'
+  ),
   'holes/open': saying<{ called: string }>(
     'stop',
     ({ called }) => `${called} stitches over a hole, with nothing under the needle.`,

@@ -36,7 +36,7 @@ export function say(title: string, detail = ''): Wording {
 export function writeLay(op: OperationOf<'lay'>, context: WordingContext): Wording {
   const face = faceTitle(op.pieceId, op.face, context);
   const cover = op.edge
-    ? `Its edge ${lengthWords(op.edge.allowance, context)} over the ${line(op.edge.lineId, context)}, the rest ${bodyWords(op.edge.body, context.hoop)}.`
+    ? `Its edge ${op.edge.allowance === 0 ? 'on' : `${lengthWords(op.edge.allowance, context)} over`} the ${line(op.edge.lineId, context)}, the rest ${bodyWords(op.edge.body, context.hoop)}.`
     : op.covers && op.over > 0
       ? `Cover the ${line(op.covers, context)} by ${lengthWords(op.over, context)} all round.`
       : op.covers

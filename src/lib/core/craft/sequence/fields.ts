@@ -201,11 +201,15 @@ export function choice<const K extends string>(
 ): Field<z.ZodDefault<z.ZodEnum<{ [P in K]: P }>>> {
   const options = optionsOf(words);
   const values = options.map(({ value }) => value) as [K, ...K[]];
-  const answer = z.enum(values) as unknown as z.ZodEnum<{ [P in K]: P }>;
+  const answer = z.enum(values, { error: () => noneOf(options) }) as unknown as z.ZodEnum<{ [P in K]: P }>;
   // The standard answer is one of the keys by its type.
   const usual = standard as unknown as z.util.NoUndefined<z.output<typeof answer>>;
   return field({ kind: 'choice', label, help, options }, answer.default(usual));
 }
+
+/** What is said of an answer that is none of those there are. */
+const noneOf = (options: readonly { label: string }[]): string =>
+  `choose one of: ${options.map(({ label }) => label).join('; ')}`;
 
 /** An outline the maker has drawn; it is stretched to the width and height that are asked. */
 const DrawnOutline = z.object({
@@ -233,8 +237,10 @@ const SHAPE_LABELS: Record<Shape, string> = {
 export function outline<const Shapes extends readonly [Shape, ...Shape[]]>(
   ...shapes: Shapes
 ): Field<z.ZodDefault<z.ZodType<Outline>>> {
-  const answer: z.ZodType<Outline> = z.union([z.enum(shapes), DrawnOutline]);
   const options = shapes.map((value) => ({ value, label: SHAPE_LABELS[value] }));
+  const answer: z.ZodType<Outline> = z.union([z.enum(shapes), DrawnOutline], {
+    error: () => `${noneOf(options)}, or one that is drawn`
+  });
   return field({ kind: 'outline', label: 'Shape', options }, answer.default(shapes[0]));
 }
 
