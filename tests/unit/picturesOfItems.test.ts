@@ -1,5 +1,5 @@
 import { box, extents, pathLength } from '$lib/core/base/geometry';
-import { type Art, Item, picturesIn } from '$lib/core/documents/item';
+import { type Art, editStop, Item, picturesIn } from '$lib/core/documents/item';
 import { defaultShop } from '$lib/core/documents/shop';
 import type { ClothEntry } from '$lib/core/documents/stash';
 import {
@@ -15,6 +15,7 @@ import { EMPTY_STACK, type StackState } from '$lib/core/craft/stack';
 import { AS_IT_IS, clothsLike, inColours } from '$lib/core/preparing/colourways';
 import { fitWithin } from '$lib/files';
 import { expect } from 'chai';
+import { demoItem } from './support/demo';
 import { made } from './support/made';
 
 const shop = defaultShop('pictures');
@@ -164,5 +165,22 @@ describe('a photo of the cloth', () => {
     expect(fitWithin({ width: 4000, height: 3000 }, 1000)).to.deep.equal({ width: 1000, height: 750 });
     expect(fitWithin({ width: 90, height: 200 }, 1000)).to.deep.equal({ width: 90, height: 200 });
     expect(fitWithin({ width: 50_000, height: 2 }, 1000)).to.deep.equal({ width: 1000, height: 1 });
+  });
+});
+
+describe('an area that several threads fill', () => {
+  it('is drawn in the thread that stitches most, whichever comes first; the others stand beside it', () => {
+    const lamp = demoItem('lamp-patch');
+    const coloursOf = (item: Item): string[][] =>
+      (appearance(endOf(item), item).sides.find(({ side }) => side === 'front')?.threads ?? [])
+        .filter(({ weave }) => weave === 'filled')
+        .map(({ colours }) => colours);
+    const [slate, yellow, red, cream] = lamp.threads.map(({ colour }) => colour);
+    // 3,150, 2,240, 1,380 and 1,120 stitches.
+    expect(coloursOf(lamp)).to.deep.equal([[slate, yellow, red, cream]]);
+    const body = lamp.files[0]?.stops[0];
+    if (!body) throw new Error('The lamp has no body.');
+    const small = editStop(lamp, body.id, { stitches: 100 });
+    expect(coloursOf(small)).to.deep.equal([[yellow, slate, red, cream]]);
   });
 });

@@ -5,6 +5,7 @@
   import ArtPicture from './ArtPicture.svelte';
   import { markColour, textureOf } from './cloth';
   import FittingMark from './FittingMark.svelte';
+  import StitchedArea from './StitchedArea.svelte';
   import { photoUrl, wantPhotos } from './photos.svelte';
 
   interface Props {
@@ -46,8 +47,6 @@
   const shape = (region: Region): string =>
     region.map((points) => pathData({ closed: true, points })).join('');
   const BAR = 50;
-  /** Stripe of one thread in an area that several fill, mm. */
-  const STRIPE = 2.4;
 </script>
 
 {#if finished}
@@ -94,23 +93,6 @@
                   stroke-width={texture.width}
                   stroke-linecap="round"
                 />
-              </pattern>
-            {/if}
-          {/each}
-          {#each face.threads as thread, at (at)}
-            {#if thread.weave === 'filled' || thread.weave === 'net'}
-              {@const band = thread.weave === 'net' ? 3 : STRIPE}
-              <pattern
-                id="{uid}-t{at}"
-                width={band * thread.colours.length}
-                height="3"
-                patternUnits="userSpaceOnUse"
-                patternTransform="rotate(35)"
-              >
-                {#each thread.colours as colour, nth (nth)}
-                  {#if thread.weave === 'net'}<path d="M0 1.5h3M1.5 0v3" stroke={colour} stroke-width="0.7" />
-                  {:else}<rect x={nth * band} width={band * 0.72} height="3" fill={colour} />{/if}
-                {/each}
               </pattern>
             {/if}
           {/each}
@@ -161,34 +143,35 @@
           {#if !(thread.asArt && hasArt)}
             {@const on = face.patches.findIndex(({ pieceId }) => pieceId === thread.on)}
             <g clip-path={on >= 0 ? `url(#${uid}-c${on})` : undefined} fill="none">
-              {#each thread.paths as path, nth (nth)}
-                {@const d = pathData(path)}
-                {#if thread.weave === 'satin'}
-                  <path {d} stroke={thread.colours[0]} stroke-width={thread.width} stroke-linejoin="round" />
-                  <path
-                    {d}
-                    stroke={markColour(thread.colours[0] ?? '', 0.35)}
-                    stroke-width={thread.width}
-                    stroke-dasharray="0.3 0.7"
-                    stroke-linejoin="round"
-                  />
-                {:else if thread.weave === 'filled' || thread.weave === 'net'}
-                  <path
-                    {d}
-                    fill="url(#{uid}-t{at})"
-                    stroke={thread.colours[0]}
-                    stroke-width={thread.width}
-                    opacity="0.75"
-                  />
-                {:else}
-                  <path
-                    {d}
-                    stroke={thread.colours[0]}
-                    stroke-width={thread.width}
-                    stroke-dasharray="2.2 0.9"
-                  />
-                {/if}
-              {/each}
+              {#if thread.weave === 'filled' || thread.weave === 'net'}
+                <StitchedArea work={thread} id="{uid}-t{at}" large={Math.max(box.width, box.height)} />
+              {:else}
+                {#each thread.paths as path, nth (nth)}
+                  {@const d = pathData(path)}
+                  {#if thread.weave === 'satin'}
+                    <path
+                      {d}
+                      stroke={thread.colours[0]}
+                      stroke-width={thread.width}
+                      stroke-linejoin="round"
+                    />
+                    <path
+                      {d}
+                      stroke={markColour(thread.colours[0] ?? '', 0.35)}
+                      stroke-width={thread.width}
+                      stroke-dasharray="0.3 0.7"
+                      stroke-linejoin="round"
+                    />
+                  {:else}
+                    <path
+                      {d}
+                      stroke={thread.colours[0]}
+                      stroke-width={thread.width}
+                      stroke-dasharray="2.2 0.9"
+                    />
+                  {/if}
+                {/each}
+              {/if}
             </g>
           {/if}
         {/each}

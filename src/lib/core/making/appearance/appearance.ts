@@ -10,11 +10,13 @@ import {
   type ClothPhoto,
   findLine,
   findPiece,
+  findStop,
   isStabiliserKind,
   isTwoSided,
   type Item,
   type MaterialKind,
-  type Role
+  type Role,
+  stitchesOf
 } from '$lib/core/documents/item';
 import {
   type Layer,
@@ -52,7 +54,7 @@ export type Weave = 'line' | 'satin' | 'filled' | 'net';
 /** Visible thread of one stop. */
 export interface Threadwork {
   stepId: string;
-  /** Several where stops fill one area and nobody knows which thread lies where. */
+  /** Several where stops fill one area and nobody knows which thread lies where: the one that stitches most first. */
   colours: string[];
   weave: Weave;
   /** Width of the stitching, mm. */
@@ -234,23 +236,34 @@ function threadwork(state: StackState, item: Item): Faced[] {
     });
     const onOf = (thread: Seam['upper']): string | null =>
       state.layers.some(({ pieceId }) => pieceId === thread?.pieceId) ? (thread?.pieceId ?? null) : null;
+    const stop = findStop(item, seam.stopId ?? '');
+    const stitches = stop ? stitchesOf(stop) : 0;
     const found: Faced[] = [];
     if (upper)
-      found.push({ face: upper, work: work(colours.get(seam.threadId) ?? UNSAID, onOf(seam.upper)) });
+      found.push({
+        face: upper,
+        stitches,
+        work: work(colours.get(seam.threadId) ?? UNSAID, onOf(seam.upper))
+      });
     // From behind only an edge or a seam is looked at; the back of a fill lies inside most items.
     if (bobbin && bobbin !== upper)
-      found.push({ face: bobbin, work: work(colours.get(seam.bobbin ?? '') ?? UNSAID, onOf(seam.under)) });
+      found.push({
+        face: bobbin,
+        stitches,
+        work: work(colours.get(seam.bobbin ?? '') ?? UNSAID, onOf(seam.under))
+      });
     return found;
   });
   return together(works);
 }
 
-type Faced = { face: 'front' | 'back'; work: Threadwork };
+/** Threads of one stop on a face, with the stitches they take. */
+type Faced = { face: 'front' | 'back'; stitches: number; work: Threadwork };
 
 /** Areas that several stops fill, as one with all their threads. */
 function together(works: readonly Faced[]): Faced[] {
   const kept: Faced[] = [];
-  for (const { face, work } of works) {
+  for (const { face, stitches, work } of works) {
     const same =
       work.weave === 'filled'
         ? kept.find(
@@ -261,8 +274,13 @@ function together(works: readonly Faced[]): Faced[] {
               each.work.paths[0] === work.paths[0]
           )
         : undefined;
-    if (same) same.work.colours = [...new Set([...same.work.colours, ...work.colours])];
-    else kept.push({ face, work });
+    if (!same) kept.push({ face, stitches, work });
+    else if (stitches <= same.stitches)
+      same.work.colours = [...new Set([...same.work.colours, ...work.colours])];
+    else {
+      same.work.colours = [...new Set([...work.colours, ...same.work.colours])];
+      same.stitches = stitches;
+    }
   }
   return kept;
 }
