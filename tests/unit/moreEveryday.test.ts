@@ -246,9 +246,23 @@ describe('two edges that meet', () => {
         )
       )
     ).filter((said) => said.startsWith('ridge'));
-  it('make a ridge along the side they share, 40 mm', () => {
-    expect(two({ across: 20 })).to.have.length(1);
-    expect(two({ across: 20.5 })[0]).to.contain('two dense edges make a ridge');
+  it('make a ridge where they run beside each other for 40 mm, half over half', () => {
+    expect(two({ across: 21.4 })[0]).to.contain('two dense edges make a ridge');
+  });
+  it('are one where the pieces share a side: the satin of the upper one covers both, nothing is left raw', () => {
+    expect(two({ across: 20 })).to.deep.equal([]);
+    const made = composed(
+      blocksOf(
+        CLOTH,
+        ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: -20 }],
+        ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: 20 }],
+        'finishing'
+      )
+    );
+    const gaps = made.pattern.lines.find(({ id }) => id === 'applique-2-shape')?.gaps ?? [];
+    // The side of 40, and what lies within a millimetre of its corners.
+    expect(gaps.reduce((sum, { from, to }) => sum + to - from, 0)).to.be.within(39, 42.5);
+    expect(saidOf(itemOf(made))).to.deep.equal([]);
   });
   it('make one too where a single stop stitches both', () => {
     const beside = (apart: number): string[] => {

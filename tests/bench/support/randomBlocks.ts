@@ -55,6 +55,12 @@ function hides(kinds: readonly string[]): boolean {
         has('details') ||
         has('eyelet') ||
         kinds.filter((kind) => LAID_ON.includes(kind)).length > 1)) ||
+    // Two edged holes in one place, or an edge of cloth across one.
+    ['eyelet', 'slot'].flatMap((hole) => kinds.filter((kind) => kind === hole)).length > 1 ||
+    ((has('slot') || has('eyelet')) && (LAID_ON.some(has) || has('cutwork-opening'))) ||
+    // A strap over a name; pages over a hole.
+    (has('caught') && has('name')) ||
+    (has('pages') && has('eyelet')) ||
     // A band from seam to seam lies under the spine of pages.
     (has('caught') && has('pages')) ||
     (has('batting') && !has('front') && !has('strips'))
@@ -64,7 +70,7 @@ function hides(kinds: readonly string[]): boolean {
 /** Answers that would be a mistake by themselves: an edge left for later, a front that nothing holds yet. */
 const SOUND: Readonly<Record<string, Record<string, unknown>>> = {
   applique: { edge: 'satin' },
-  pieces: { edge: 'satin', apart: 70, pieces: 2, lie: 'beside', across: 0, down: 0 },
+  pieces: { edge: 'satin', pieces: 2, lie: 'beside', across: 0, down: 0 },
   front: { lines: 'both' },
   'lace-part': { mode: 'apart' }
 };
@@ -83,7 +89,10 @@ function drawn(draw: Draw, at: number): Case | null {
     const answers = Object.fromEntries(
       questions.map((question) => [question.key, answered(question, defaults[question.key], draw, params)])
     );
-    blocks.push({ id: `b${blocks.length}-${kind}`, kind, answers: { ...answers, ...SOUND[kind], ...fixed } });
+    // Two pieces lie clear of each other and of the edge of the item.
+    const apart = kind === 'pieces' ? { apart: Math.round(params.width * 0.45) } : {};
+    const all = { ...answers, ...SOUND[kind], ...apart, ...fixed };
+    blocks.push({ id: `b${blocks.length}-${kind}`, kind, answers: all });
   };
   const back = pick(BACKS);
   const start = pick(['hooping', 'hooping', 'hooping', 'ready-made']);
@@ -102,7 +111,9 @@ function drawn(draw: Draw, at: number): Case | null {
       (kind !== 'pocket' || !all.slice(0, at).some((each) => ['pocket', ...FIRST].includes(each.kind))) &&
       (!ONCE.includes(kind) || all.findIndex((each) => each.kind === kind) === at)
   );
-  if (hides(drawnKinds.map(({ kind }) => kind))) return null;
+  const kinds = drawnKinds.map(({ kind }) => kind);
+  // A hole punched before its back would be closed by it.
+  if (hides(kinds) || (back !== null && kinds.includes('eyelet'))) return null;
   // Cloth first: what it covers would be hidden.
   for (const { kind } of drawnKinds.filter((each) => FIRST.includes(each.kind))) add(kind);
   // What a seam is to catch lies loose until then, so it comes last.
@@ -128,6 +139,8 @@ function drawn(draw: Draw, at: number): Case | null {
     washed: 'edges',
     ...(back !== 'back-turned' && { then: 'usual' })
   });
+  // What is sewn to something else is turned first.
+  if (blocks.at(-1)?.answers.then === 'sewn-up') add('sew-up', { how: 'turn', parts: 'front' });
   if (draw() < 0.2) add('sew-up', { parts: 'front, back' });
   if (draw() < 0.3) add('hardware');
   const made = own?.patternOf(params, blocks);

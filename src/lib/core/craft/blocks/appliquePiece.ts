@@ -1,4 +1,12 @@
-import { contains, inset, pathLength, type Path, pointsAlong, regionOf } from '$lib/core/base/geometry';
+import {
+  contains,
+  inset,
+  offsetPath,
+  pathLength,
+  type Path,
+  pointsAlong,
+  regionOf
+} from '$lib/core/base/geometry';
 import {
   blanketPhase,
   choice,
@@ -235,6 +243,9 @@ function tackInside(site: Site, p: OnePiece): void {
   site.freeHolds();
 }
 
+/** What lies so near to the edge of a later piece is under its satin, mm. */
+const UNDER_EDGE_MM = 1;
+
 /** An edge, stitched or still to come, is left out under a piece that is laid later: it would stand up as a ridge. */
 function leaveOutUnder(site: Site, over: Path): void {
   const edges = site.s.sofar.expected.flatMap(({ role, lineIds }) =>
@@ -244,9 +255,9 @@ function leaveOutUnder(site: Site, over: Path): void {
   for (const id of new Set([...edges, ...waiting])) site.s.leaveOut(id, under(site.s.pathOf(id), over));
 }
 
-/** The stretches of a path that lie inside another, as gaps. */
+/** The stretches of a path that lie inside another or under its edge, as gaps. */
 function under(path: Path, over: Path): Line['gaps'] {
-  const region = regionOf(over);
+  const region = regionOf(offsetPath(over, UNDER_EDGE_MM) ?? over);
   const points = pointsAlong(path, 1);
   const step = pathLength(path) / Math.max(1, points.length - 1);
   const gaps: { from: number; to: number }[] = [];

@@ -65,7 +65,8 @@ export const layeredMat: Construction<typeof FIELDS> = {
             where: 'spot',
             width: p.width * 0.28,
             height: p.height / 12,
-            down: p.height * (7 / 24),
+            // A heart is narrow below.
+            down: p.height * (p.shape === 'heart' ? 5 / 24 : 7 / 24),
             stitches: 0,
             inFile: 'maybe',
             colours: [p.details]

@@ -25,7 +25,7 @@ export const PIECE_SAYINGS = {
     'Lay it on the other side of the hoop, or in another order.'
   ),
   'faces/never-turned': saying<{ pieces: string }>(
-    'stop',
+    'warn',
     ({ pieces }) => `${pieces} stay right sides together: nothing turns them right side out.`,
     'Put “Sew up outside the hoop: turn” after it, once nothing more is sewn from inside.'
   ),

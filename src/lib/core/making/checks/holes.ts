@@ -1,4 +1,5 @@
 import { found } from '$lib/core/craft/findings';
+import { findPiece } from '$lib/core/documents/item';
 import { clothAlong, samplesOf, shareOn } from '$lib/core/craft/stack';
 import { type Check, type Finding, handed, runsOf } from './finding';
 
@@ -28,11 +29,12 @@ const closedAgain: Check = (context) =>
     const edge = runsOf(context).find((run) => run.at > at && run.role === 'satin-edge');
     if (!edge) return [];
     const there = new Set(edge.before.layers.map(({ pieceId }) => pieceId));
-    const over = context.trace
-      .slice(edge.at)
-      .flatMap(({ state }) => state.layers)
-      .find(
-        (layer) => !there.has(layer.pieceId) && edge.paths.some((path) => shareOn(layer, path) > MOST_OPEN)
-      );
+    // A topping is torn off again, and what is only caught at its edge can be lifted.
+    const over = (context.trace.at(-1)?.state.layers ?? []).find(
+      (layer) =>
+        !there.has(layer.pieceId) &&
+        findPiece(context.item, layer.pieceId)?.bound !== true &&
+        edge.paths.some((path) => shareOn(layer, path) > MOST_OPEN)
+    );
     return over ? [found('holes/closed', edge.stepId, { called: edge.called, piece: over.name })] : [];
   });

@@ -1,4 +1,6 @@
 import { found } from '$lib/core/craft/findings';
+import { strokesOf } from '$lib/core/craft/sequence';
+import { findLine } from '$lib/core/documents/item';
 import type { Path } from '$lib/core/base/geometry';
 import { samplesOf } from '$lib/core/craft/stack';
 import { type Check, distanceTo, EDGES, type Finding, runsAlong, runsOf, type StopRun } from './finding';
@@ -15,7 +17,13 @@ interface Edge {
 export const ridge: Check = (context) => {
   const hoopingOf = ({ at }: StopRun): string | undefined => context.item.steps[at]?.hoopingId;
   const runs = runsOf(context).filter(({ role, width }) => EDGES.includes(role) && width > 0);
-  const edges = runs.flatMap((run) => run.paths.map((path): Edge => ({ run, path })));
+  const edges = runs.flatMap((run) =>
+    run.paths.flatMap((path, at) => {
+      // What is left out under a later piece is not stitched.
+      const gaps = findLine(context.item, run.lineIds[at] ?? '')?.gaps ?? [];
+      return strokesOf({ path, gaps }).map((stroke): Edge => ({ run, path: stroke }));
+    })
+  );
   return runs.flatMap((run): Finding[] => {
     const own = edges.filter((edge) => edge.run === run);
     const under = own.flatMap((edge) =>

@@ -30,6 +30,9 @@ const BY_HAND = 100;
 /** What another role counts against a match, and where the stop takes whatever comes. */
 const UNLIKE = 2.5;
 const UNLIKE_BUT_TAKEN = 0.3;
+/** Likeness of a row that is called as the stop is, and what the same number in both names adds. */
+const CALLED_SO = 4.5;
+const NUMBERED = 0.4;
 const EXTRA = -0.6;
 const MISSING = -2;
 const MISSING_OPTIONAL = -0.2;
@@ -48,8 +51,9 @@ const SHARED = -0.1;
  * align(readChart('1 placement grey 120').rows, pattern.expected).missing // ['tack-down', 'outline', …]
  */
 export function align(rows: ReadRow[], all: ExpectedStop[], fixed: FixedMatch[] = []): Alignment {
-  // What runs the rows of another stop again has none of its own.
-  const expected = all.filter(({ again }) => again === undefined);
+  // What runs the rows of another stop again has none of its own, unless the chart names it.
+  const isNamed = ({ name }: ExpectedStop): boolean => rows.some((row) => isCalled(row, name));
+  const expected = all.filter((stop) => stop.again === undefined || isNamed(stop));
   const order = new Map(expected.map(({ key }, at) => [key, at]));
   const { kept, dropped } = withoutCrossings(rows, fixed, order);
   const fixedByLine = new Map(kept.map((match) => [match.line, match]));
@@ -84,7 +88,9 @@ export function align(rows: ReadRow[], all: ExpectedStop[], fixed: FixedMatch[] 
     return { line: row.line, keys: own ? own.keys : (found[at] ?? []), fixed: own !== undefined };
   });
   const taken = new Set(matches.flatMap(({ keys }) => keys));
-  const missing = expected.filter(({ key, onlyCharted }) => !onlyCharted && !taken.has(key));
+  const missing = expected.filter(
+    ({ key, onlyCharted, again }) => !onlyCharted && again === undefined && !taken.has(key)
+  );
   return { matches, missing: missing.map(({ key }) => key), score, dropped };
 }
 
@@ -108,11 +114,27 @@ export function inPatternOrder(rows: ReadRow[], expected: ExpectedStop[]): ReadR
 /** How well a row suits an expected stop: above 0 it does, below it does not. */
 function likeness(row: ReadRow, stop: ExpectedStop): number {
   const text = `${row.name} ${row.colour}`.toLowerCase();
-  let score = stop.words.test(text) ? 1.5 : 0;
+  // Called the same, it is the same, whatever its words make others think of.
+  if (isCalled(row, stop.name)) return CALLED_SO;
+  let score = (stop.words.test(text) ? 1.5 : 0) + sameNumber(wordsOf(row.name), wordsOf(stop.name));
   if (row.role === stop.role) score += 3 * row.confidence;
   else if (stop.alsoRoles.includes(row.role)) score += 1.8 * row.confidence;
   else score -= (stop.takesAny ? UNLIKE_BUT_TAKEN : UNLIKE) * row.confidence;
   return score;
+}
+
+const wordsOf = (name: string): string[] => name.toLowerCase().match(/[a-z]+|\d+/g) ?? [];
+
+/** Whether a row has the very name of a stop. */
+function isCalled(row: ReadRow, name: string): boolean {
+  const own = wordsOf(row.name).join(' ');
+  return own !== '' && own === wordsOf(name).join(' ');
+}
+
+/** Of things that are told apart by a number the row is the one with its own. */
+function sameNumber(own: readonly string[], called: readonly string[]): number {
+  const [mine, its] = [own, called].map((words) => words.find((word) => /^\d+$/.test(word)));
+  return mine === undefined || its === undefined ? 0 : mine === its ? NUMBERED : -NUMBERED;
 }
 
 /** Keeps, in chart order, every match by hand that does not turn the order of another round. */

@@ -35,6 +35,8 @@ export function filesOf(pattern: Pattern, { stops, extras }: Built, input: Assem
       made.forEach((stop, index) => {
         stop.number = skips + index + 1;
       });
+    // Of a charted file that begins later, what comes before is passed over.
+    const passedOver = input.chart ? Math.min(skips, (made[0]?.number ?? 1) - 1) : skips;
     const behind = passed;
     passed += skips;
     return {
@@ -53,7 +55,7 @@ export function filesOf(pattern: Pattern, { stops, extras }: Built, input: Assem
             }
           }),
         ...(input.chart?.meaning && { threadMeaning: input.chart.meaning }),
-        stops: [...(input.chart ? [] : skippedStops(skips, behind, made[0])), ...made]
+        stops: [...skippedStops(passedOver, behind, made[0]), ...made]
       }
     };
   });

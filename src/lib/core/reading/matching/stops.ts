@@ -44,7 +44,7 @@ export function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: Thr
   });
 
   for (const { key, again } of pattern.expected)
-    if (again !== undefined) built.byKey.set(key, built.byKey.get(again) ?? []);
+    if (again !== undefined && !built.byKey.has(key)) built.byKey.set(key, built.byKey.get(again) ?? []);
   for (const missing of pattern.expected) {
     if (built.byKey.has(missing.key) || missing.optional || missing.again !== undefined) continue;
     const stop = expectedStop(missing, `stop-${missing.key}`, null, 'none', threads.take('Your choice'));
