@@ -4,6 +4,7 @@ import { endOf } from './support/ends';
 
 type Said = Parameters<typeof blocksOf>[number];
 const CLOTH: Said = ['hooping', { ground: 'hooped', stabiliser: 'cutaway' }];
+const FELT = { kind: 'felt', name: 'Felt', colour: '#6d1f31' };
 const ITEMS: Record<string, [outline: Record<string, unknown>, blocks: Said[]]> = {
   'a cushion with a ruffle all round': [
     { shape: 'rectangle', width: 160, height: 160 },
@@ -196,7 +197,6 @@ describe('more everyday items of blocks', () => {
 });
 
 describe('pieces under one placement line', () => {
-  const felt = { kind: 'felt', name: 'Felt', colour: '#6d1f31' };
   for (const method of ['trim', 'pre-cut', 'laid'])
     for (const edge of ['satin', 'blanket', 'later', 'raw'])
       for (const trims of method === 'trim' ? ['machine', 'table'] : ['machine'])
@@ -214,8 +214,8 @@ describe('pieces under one placement line', () => {
                   apart: 36,
                   width: 30,
                   height: 30,
-                  first: felt,
-                  second: felt
+                  first: FELT,
+                  second: FELT
                 }
               ],
               ...(edge === 'later' ? ['later-edges'] : []),
@@ -229,82 +229,4 @@ describe('pieces under one placement line', () => {
           // Off once for what is fused, once for each that is trimmed on the table, and once in the end.
           expect(off).to.equal(1 + (method === 'pre-cut' ? 1 : 0) + (trims === 'table' ? 3 : 0));
         });
-});
-
-describe('two edges that meet', () => {
-  const felt = { kind: 'felt', name: 'Felt', colour: '#6d1f31' };
-  const two = (second: Record<string, unknown>): string[] =>
-    saidOf(
-      itemOf(
-        composed(
-          blocksOf(
-            CLOTH,
-            ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: -20 }],
-            ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, ...second }],
-            'finishing'
-          )
-        )
-      )
-    ).filter((said) => said.startsWith('ridge'));
-  it('make a ridge where they run beside each other for 40 mm, half over half', () => {
-    expect(two({ across: 21.4 })[0]).to.contain('two dense edges make a ridge');
-  });
-  it('are one where the pieces share a side: the satin of the upper one covers both, nothing is left raw', () => {
-    expect(two({ across: 20 })).to.deep.equal([]);
-    const made = composed(
-      blocksOf(
-        CLOTH,
-        ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: -20 }],
-        ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: 20 }],
-        'finishing'
-      )
-    );
-    const gaps = made.pattern.lines.find(({ id }) => id === 'applique-2-shape')?.gaps ?? [];
-    // The side of 40, and what lies within a millimetre of its corners.
-    expect(gaps.reduce((sum, { from, to }) => sum + to - from, 0)).to.be.within(39, 42.5);
-    expect(saidOf(itemOf(made))).to.deep.equal([]);
-  });
-  it('make one too where a single stop stitches both', () => {
-    const beside = (apart: number): string[] => {
-      const answers = {
-        pieces: 2,
-        apart,
-        shape: 'rectangle',
-        width: 30,
-        height: 30,
-        first: felt,
-        second: felt
-      };
-      const item = itemOf(composed(blocksOf(CLOTH, ['pieces', answers], 'finishing')));
-      return saidOf(item).filter((said) => said.startsWith('ridge'));
-    };
-    expect(beside(30)).to.have.length(1);
-    expect(beside(38)).to.deep.equal([]);
-  });
-  it('are left out under the piece that is laid later, whether they are stitched at once or all at last', () => {
-    for (const edge of ['satin', 'later']) {
-      const { pattern, troubles } = composed(
-        blocksOf(
-          CLOTH,
-          ['applique', { cloth: felt, shape: 'rectangle', width: 40, height: 40, edge }, 'Lower'],
-          [
-            'applique',
-            { cloth: felt, shape: 'rectangle', width: 40, height: 40, across: 20, down: 10, edge },
-            'Upper'
-          ],
-          ...(edge === 'later' ? ['later-edges'] : []),
-          'finishing'
-        )
-      );
-      expect(troubles).to.deep.equal([]);
-      const gaps = pattern.lines.find(({ id }) => id === 'applique-2-shape')?.gaps ?? [];
-      // Of the lower square 30 mm on the right and 20 below lie under the upper one.
-      const out = gaps.reduce((sum, { from, to }) => sum + to - from, 0);
-      expect(out).to.be.closeTo(50, 3);
-    }
-  });
-  it('make none where there is room between them, or where they only cross', () => {
-    expect(two({ across: 28 })).to.deep.equal([]);
-    expect(two({ across: -10, down: -17 })).to.deep.equal([]);
-  });
 });

@@ -90,9 +90,12 @@ export function parseLength(text: string, unit: LengthUnit): LengthResult {
  * @example
  * formatLength(111.125, 'in') // '4 3⁄8 in', set as a real fraction by the fonts
  * formatLength(111.125, 'mm') // '111.1 mm'
+ * formatLength(0.5, 'in') // 'a thread’s width'
  */
 export function formatLength(mm: number, unit: LengthUnit): string {
-  return `${formatNumber(mm, unit)} ${unit}`;
+  const number = formatNumber(mm, unit);
+  // Nothing is not what is meant by half a millimetre.
+  return number === '0' && mm > 0 ? 'a thread’s width' : `${number} ${unit}`;
 }
 
 /**
@@ -116,6 +119,7 @@ export function saidIn(text: string, unit: LengthUnit): string {
   return text.replace(
     /(\d+(?:\.\d+)?)((?: (?:to|or) \d+(?:\.\d+)?)*) mm\b/g,
     (_, first: string, more: string) => {
+      if (more === '') return formatLength(Number(first), unit);
       const others = more.replace(/\d+(?:\.\d+)?/g, (each) => formatNumber(Number(each), unit));
       return `${formatNumber(Number(first), unit)}${others} ${unit}`;
     }

@@ -1,3 +1,4 @@
+import { saidIn } from '$lib/core/base/units';
 import { ASK, choice, number, text } from './fields';
 import { CAUTION } from './cautions';
 import { sewUp } from './sewUp';
@@ -186,7 +187,7 @@ export const assemblingTraits = {
   other: {
     label: 'Something else',
     mark: 'note',
-    wording: (op) => say(op.title),
+    wording: (op, { unit }) => say(saidIn(op.title, unit)),
     caution: null,
     time: ({ seconds }) => [{ key: 'other', times: 1, seconds }],
     waits: null,

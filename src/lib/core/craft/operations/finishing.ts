@@ -167,7 +167,7 @@ export const finishingTraits = {
     wording: (op, context) =>
       say(
         'Cut out',
-        `${lengthWords(op.margin, context)} outside the ${line(op.lineId, context)}${everyPart(op)}, all round. Do not touch a thread.`
+        `${op.margin === 0 ? 'On' : `${lengthWords(op.margin, context)} outside`} the ${line(op.lineId, context)}${everyPart(op)}, all round. Do not touch a thread.`
       ),
     caution: CAUTION.blade,
     time: cutOutTime,

@@ -1,3 +1,4 @@
+import { saidIn } from '$lib/core/base/units';
 import {
   cautionOf,
   does,
@@ -92,7 +93,7 @@ export function planSteps(
       mark: traitsOf(op.do).mark,
       title,
       detail,
-      note,
+      note: saidIn(note, shop.unit),
       op,
       stop: null,
       thread: threadId === undefined ? null : (findThread(item, threadId) ?? null),
@@ -163,7 +164,7 @@ export function planSteps(
         ...(called === undefined ? [] : [`“${called}” in the chart.`]),
         ...openingWords(item, stop, shop.unit)
       ].join(' '),
-      note,
+      note: saidIn(note, shop.unit),
       op: null,
       stop: {
         stopId: stop.id,
