@@ -29,3 +29,18 @@ test('an item whose answers make nothing any more says so where a chart is broug
   await page.getByRole('link', { name: 'Change them on Build' }).click();
   await expect(page).toHaveURL(/\/items\/odd-pouch\/blocks$/);
 });
+
+test('a chart of one patch makes one, and says so; another answer of the maker’s stays', async ({ page }) => {
+  await page.goto('/items/new');
+  await page.getByLabel('Paste the colour chart').fill(`1 cut line white 150
+2 placement grey 150
+3 badge fill cream 3,900
+4 detail red 480
+5 border satin brass 2,380`);
+  await page.getByRole('button', { name: 'Go on with 5 stops' }).click();
+  await page.getByRole('radio', { name: /Batch patch on blanks/ }).click();
+  await expect(page.getByText('Your chart goes with: Copies in the hoop: 1.')).toBeVisible();
+  await page.getByLabel('Copies in the hoop').fill('2');
+  await page.getByLabel('Copies in the hoop').press('Enter');
+  await expect(page.getByText('Your chart goes with')).toBeHidden();
+});

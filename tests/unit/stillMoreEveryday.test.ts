@@ -3,7 +3,9 @@ import { bendsOf, shapePath } from '$lib/core/base/geometry';
 import { review } from '$lib/core/making/checks';
 import type { Item } from '$lib/core/documents/item';
 import { blocksOf, composed, itemOf, saidOf } from './support/blocks';
+import { makeItem } from './support/badger';
 import { endOf, roomyShop } from './support/ends';
+import { sheetWords } from './support/sheetWords';
 
 type Said = Parameters<typeof blocksOf>[number];
 const COTTON = { kind: 'woven', name: 'Fern print', colour: '#4d7148' };
@@ -244,5 +246,20 @@ describe('answers nobody gave', () => {
   it('are told in the words of the field where they are none of those there are', () => {
     const { troubles } = composed(blocksOf(['hooping', { stabiliser: 'paper' }], 'finishing'));
     expect(troubles[0]?.why).to.match(/^Stabiliser: choose one of: Tear-away; /);
+  });
+});
+
+describe('lace with a cloth in its middle', () => {
+  it('is cut out roughly and rinsed once, as lace without', () => {
+    for (const inlay of ['no', 'yes']) {
+      const words = sheetWords(makeItem('lace', { inlay })).map((word) => word.split(' ')[0]);
+      expect(words.slice(words.indexOf('unhoop')), inlay).to.deep.equal([
+        'unhoop',
+        'cut-roughly',
+        'rinse',
+        'wait',
+        'join-parts'
+      ]);
+    }
   });
 });

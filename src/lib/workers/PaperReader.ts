@@ -1,4 +1,4 @@
-import type { ChartReading, Said } from '$lib/core/reading/papers';
+import type { ChartReading, ReadRow, Said } from '$lib/core/reading/papers';
 import type { Paper } from '$lib/core/reading/pages';
 import type { Face } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
@@ -7,7 +7,7 @@ import { Bounded, type WorkerResult } from './bounded';
 import type { Interpreted, ReadingWorker } from './reading.worker';
 
 /** The most that reading a paper, or making an item of it, may take, s. */
-const SECONDS = { read: 20, interpret: 30 };
+const SECONDS = { read: 20, interpret: 30, fit: 20 };
 
 const reading = (seconds: number): Bounded<ReadingWorker> =>
   new Bounded(() => new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' }), seconds);
@@ -16,8 +16,10 @@ const reading = (seconds: number): Bounded<ReadingWorker> =>
 export class PaperReader {
   readonly #reader = reading(SECONDS.read);
   readonly #interpreter = reading(SECONDS.interpret);
+  readonly #fitter = reading(SECONDS.fit);
   #asked = 0;
   #interpreting = 0;
+  #fitting = 0;
 
   /**
    * Reads a paper as it now is.
@@ -49,9 +51,26 @@ export class PaperReader {
     return wanted() ? made : undefined;
   }
 
+  /**
+   * Answers of a construction that the rows of a chart give.
+   *
+   * @returns those that differ from the usual ones, or why nobody knows; undefined where it was asked again meanwhile
+   */
+  async answersFor(
+    kind: string,
+    rows: readonly ReadRow[],
+    usual: Readonly<Record<string, unknown>>
+  ): Promise<WorkerResult<Record<string, unknown>> | undefined> {
+    const own = ++this.#fitting;
+    const wanted = (): boolean => own === this.#fitting;
+    const made = await this.#fitter.ask((worker) => worker.answersFor(kind, [...rows], { ...usual }), wanted);
+    return wanted() ? made : undefined;
+  }
+
   /** Ends the workers. */
   close(): void {
     this.#reader.close();
     this.#interpreter.close();
+    this.#fitter.close();
   }
 }

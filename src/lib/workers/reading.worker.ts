@@ -1,11 +1,12 @@
-import { type ChartReading, readChart, readPaper, type Said } from '$lib/core/reading/papers';
+import { type ChartReading, readChart, readPaper, type ReadRow, type Said } from '$lib/core/reading/papers';
 import type { Paper } from '$lib/core/reading/pages';
 import type { Face } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
 import { sentenceOf } from '$lib/core/craft/findings';
 import type { Finding } from '$lib/core/making/checks';
 import { type Appearance, appearance } from '$lib/core/making/appearance';
-import { CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { constructionOf, CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { answersFor } from '$lib/core/reading/matching';
 import {
   interpret,
   type Interpretation,
@@ -37,6 +38,10 @@ function lookOf({ item }: Interpretation, shop: Shop): Appearance | null {
 }
 
 const worker = {
+  answersFor: (kind: string, rows: ReadRow[], usual: Record<string, unknown>): Record<string, unknown> => {
+    const construction = constructionOf(kind);
+    return construction ? answersFor(construction, rows, usual) : {};
+  },
   read: (source: string | Paper, said: Said): ChartReading =>
     typeof source === 'string' ? readChart(source, said) : readPaper(source, said),
   // What an edit would do to a finding is a function, and stays here.

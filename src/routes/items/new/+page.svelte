@@ -59,7 +59,13 @@
     return { width: round(facts.size.width), height: round(facts.size.height) };
   });
   const round = (mm: number): number => Math.round(mm * 10) / 10;
-  const given = $derived(answers[kind] ?? { ...usual, ...stated });
+  /** What the chart answers: how many there are, which way it is made. */
+  const charted = $derived(papers.charted?.kind === kind ? papers.charted.answers : {});
+  $effect(() => {
+    // What the maker has answered stands.
+    if (hasChart && usual && !answers[kind]) void papers.fit(kind, usual);
+  });
+  const given = $derived(answers[kind] ?? { ...usual, ...charted, ...stated });
   const made = $derived(construction?.patternOf(given));
   let typedName = $state<string | null>(null);
   const name = $derived(typedName ?? (hasChart ? (papers.reading?.title ?? '') : ''));
@@ -292,6 +298,7 @@
       bind:name={() => name, (typed) => (typedName = typed)}
       bind:house
       {given}
+      {charted}
       {made}
       {ended}
       {hasChart}

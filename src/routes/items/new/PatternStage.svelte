@@ -2,6 +2,7 @@
   import { extents, type Outline, type Path } from '$lib/core/base/geometry';
   import { formatSize, otherUnit, saidIn } from '$lib/core/base/units';
   import type { AnyConstruction } from '$lib/core/craft/constructions';
+  import { answeredWords } from './likely';
   import { isAsked, type Question, withUsual } from '$lib/core/craft/sequence';
   import { asTheDesignLies, fitIn, type Shop } from '$lib/core/documents/shop';
   import { chosenOutline } from '$lib/core/reading/papers';
@@ -21,6 +22,8 @@
     /** Whose design it is. */
     house: string;
     given: Record<string, unknown>;
+    /** Answers among them that the chart gives. */
+    charted: Record<string, unknown>;
     made: ReturnType<AnyConstruction['patternOf']> | undefined;
     /** It planned as it stands. */
     ended: PlanAndTrace | null;
@@ -45,6 +48,7 @@
     name = $bindable(),
     house = $bindable(),
     given,
+    charted,
     made,
     ended,
     hasChart,
@@ -61,6 +65,8 @@
   }: Props = $props();
 
   const construction = $derived(constructions.find((candidate) => candidate.kind === kind));
+  /** What the chart answers and nobody has changed, in the words of its questions. */
+  const fromChart = $derived(answeredWords(construction?.questions ?? [], charted, given));
   const questions = $derived(
     (construction?.questions ?? []).filter(
       (question) => isAsked(question, given) && !(hasChart && 'onlyWithoutChart' in question)
@@ -197,6 +203,11 @@
           class="button"
           onclick={() => onanswer({ width: round(width), height: round(height) })}>Take that size</button
         >
+      </p>
+    {/if}
+    {#if fromChart.length > 0}
+      <p class="border-l-4 border-needle px-4">
+        Your chart goes with: {fromChart.join('; ')}. Change it where the chart is of something else.
       </p>
     {/if}
     <div class="flex flex-wrap items-start gap-x-6 gap-y-3">

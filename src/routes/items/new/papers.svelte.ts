@@ -62,6 +62,8 @@ export class Papers {
   /** Why the paper was not read, or no item was made of the sheet; null where that went well. */
   unread = $state<string | null>(null);
   untold = $state<string | null>(null);
+  /** Answers that the chart gives for a construction. */
+  charted = $state.raw<{ kind: string; answers: Record<string, unknown> } | null>(null);
   /** How the maker says the columns of this paper are laid out. */
   layout = $state.raw<KnownLayout | null>(null);
   /** Which of several lists on the paper comes first; the others become variants. */
@@ -220,6 +222,17 @@ export class Papers {
     if (!told) return;
     this.untold = told.ok ? null : `No item was made of this sheet. ${told.why}`;
     this.told = told.ok ? told.value : null;
+  }
+
+  /** Finds, in the background, the answers of a construction that the chart gives. */
+  async fit(kind: string, usual: Readonly<Record<string, unknown>>): Promise<void> {
+    if (this.rows.length === 0) {
+      this.charted = null;
+      return;
+    }
+    const found = await this.#reader.answersFor(kind, $state.snapshot(this.rows) as ReadRow[], usual);
+    // Where nobody knows, the usual answers stand.
+    if (found) this.charted = found.ok ? { kind, answers: found.value } : null;
   }
 
   /** Ends the reading in the background. */

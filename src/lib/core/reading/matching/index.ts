@@ -4,6 +4,7 @@ export { assemble } from './assemble';
 export { phasesOf } from './stops';
 export { capitalised, ThreadRack } from './threadRack';
 export { blocksOf, stepBlocks } from './blocksOf';
+export { answersFor } from './answersFor';
 export { likeliest } from './likeliest';
 export { madeFor } from './madeFor';
 export { withLists } from './listsAsVariants';
