@@ -263,3 +263,45 @@ describe('lace with a cloth in its middle', () => {
     }
   });
 });
+
+describe('a piece in the shape of another', () => {
+  const felt = { kind: 'felt', name: 'Moss', colour: '#667755' };
+  const badge = (whose: string) =>
+    composed(
+      blocksOf(
+        GROUND,
+        [
+          'applique',
+          { shape: 'heart', width: 50, height: 46, across: 10, cloth: felt, edge: 'raw' },
+          'Heart'
+        ],
+        [
+          'piece',
+          {
+            extent: 'like',
+            whose,
+            cloth: felt,
+            top: 'open',
+            right: 'stitched',
+            bottom: 'stitched',
+            left: 'stitched',
+            openEdge: 'raw'
+          },
+          'Pocket'
+        ],
+        'finishing'
+      )
+    );
+  it('lies exactly on it, stitched down but for its open edge', () => {
+    const made = badge('heart');
+    expect(made.troubles).to.deep.equal([]);
+    const pathOf = (id: string) => made.pattern.lines.find((line) => line.id === id)?.path;
+    expect(pathOf('piece-3-area')).to.deep.equal(pathOf('applique-2-shape'));
+    expect(badge('').troubles).to.deep.equal([]);
+  });
+  it('is refused where nothing is called so', () => {
+    expect(badge('Lantern').troubles.map(({ why }) => why)).to.deep.equal([
+      'There is no piece “Lantern” in the hoop by then.'
+    ]);
+  });
+});

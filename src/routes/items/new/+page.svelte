@@ -4,7 +4,7 @@
   import type { Face, Item } from '$lib/core/documents/item';
   import { withSentences } from '$lib/core/making/interpret';
   import { defaultSetup, fitIn, hoopFor, type Setup, type Shop } from '$lib/core/documents/shop';
-  import { plan } from '$lib/core/making/plan';
+  import { plan, planAndTrace } from '$lib/core/making/plan';
   import {
     align,
     assemble,
@@ -25,7 +25,6 @@
   import { likeliestOf } from './likely';
   import { Papers } from './papers.svelte';
   import { stored } from './stored';
-  import { planAndTrace } from '$lib/core/making/plan';
   import PatternStage from './PatternStage.svelte';
   import StepsRead from './StepsRead.svelte';
   import { CONSTRUCTIONS, isOwn, withOwn } from '$lib/core/craft/constructions';
@@ -59,10 +58,9 @@
     return { width: round(facts.size.width), height: round(facts.size.height) };
   });
   const round = (mm: number): number => Math.round(mm * 10) / 10;
-  /** What the chart answers: how many there are, which way it is made. */
+  /** What the chart answers; what the maker has answered stands. */
   const charted = $derived(papers.charted?.kind === kind ? papers.charted.answers : {});
   $effect(() => {
-    // What the maker has answered stands.
     if (hasChart && usual && !answers[kind]) void papers.fit(kind, usual);
   });
   const given = $derived(answers[kind] ?? { ...usual, ...charted, ...stated });

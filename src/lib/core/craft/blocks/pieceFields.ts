@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import {
   type AnswersOf,
   choice,
@@ -6,6 +7,7 @@ import {
   material,
   onlyWhere,
   type Side,
+  text,
   thread
 } from '$lib/core/craft/sequence';
 import { CLOTHS } from './hooping';
@@ -20,14 +22,20 @@ const EDGES = {
 type Edge = keyof typeof EDGES;
 /** Asks what becomes of one edge. */
 export const edgeField = (label: string, usual: Edge) => choice(label, EDGES, usual);
-const edge = (label: string, usual: Edge) => onlyWhere(edgeField(label, usual), 'extent', 'side', 'shape');
+const edge = (label: string, usual: Edge) =>
+  onlyWhere(edgeField(label, usual), 'extent', 'side', 'shape', 'like');
 
 const { shape, width, height, across, down } = spotFields(80, 80);
 
 export const fields = {
   extent: choice(
     'What it covers',
-    { whole: 'The whole outline', side: 'A part along one side', shape: 'A shape of its own' },
+    {
+      whole: 'The whole outline',
+      side: 'A part along one side',
+      shape: 'A shape of its own',
+      like: 'The shape of another piece'
+    },
     'side'
   ),
   side: onlyWhere(sideField('Along the', 'bottom'), 'extent', 'side'),
@@ -37,6 +45,11 @@ export const fields = {
   height: onlyWhere(height, 'extent', 'shape'),
   across: onlyWhere(across, 'extent', 'shape'),
   down: onlyWhere(down, 'extent', 'shape'),
+  whose: onlyWhere(
+    text('Whose shape, or nothing for the last one laid', z.string().trim().max(60).default('')),
+    'extent',
+    'like'
+  ),
   cloth: material('Cloth', { ...CLOTHS, batting: 'Batting' }, ['woven', 'Ticket buff', '#d9bd8b']),
   lies: choice(
     'It lies',
@@ -93,7 +106,8 @@ export const fields = {
     ),
     'extent',
     'side',
-    'shape'
+    'shape',
+    'like'
   ),
   backed: choice(
     'Before it is laid',
