@@ -19,7 +19,6 @@ import {
   stopPart
 } from '$lib/core/craft/sequence';
 import type { Line, Material } from '$lib/core/documents/item';
-
 import { needsSurface, noFilmUnderTheIron, STAYS_WHOLE, type Refusal } from './refusals';
 import type { Site } from './site';
 import { unedged } from './unedged';

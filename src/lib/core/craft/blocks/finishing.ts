@@ -170,8 +170,8 @@ function openOut(site: Site, p: Answers, on: Out): void {
     );
     rinsed(site, cut, p.washed);
     if (p.washed !== 'edges') return;
-    // Cloth in its middle goes with lace that is rinsed as a whole.
   } else if (lace.length > 0 && washes && (on.top === null || p.washed !== 'edges')) {
+    // Cloth in its middle goes with lace that is rinsed as a whole.
     const [lineId = '', ...others] = lace;
     const cut = site.hand(
       'cut-out',
