@@ -65,4 +65,16 @@ describe('a chart of what is on the sheet', () => {
       }
     });
   }
+  it('lace of which one segment is charted runs it for each, on fresh mesh, and nothing is found', () => {
+    const item = makeItem('mesh-lace', { segments: 3 }, '1\tlace\tgreen\t19360');
+    expect(workOf(item).filter((word) => /^(S|hoop) /.test(word))).to.deep.equal([
+      'hoop base-1 mesh-1',
+      'S Lace',
+      'hoop base-2 mesh-2',
+      'S Lace',
+      'hoop base-3 mesh-3',
+      'S Lace'
+    ]);
+    expect(saidOf(item)).to.deep.equal([]);
+  });
 });

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { bendsOf, shapePath } from '$lib/core/base/geometry';
 import { review } from '$lib/core/making/checks';
 import type { Item } from '$lib/core/documents/item';
-import { blocksOf, composed, itemOf, saidOf } from './support/blocks';
+import { blocksOf, composed, itemOf, saidOf, soundItem as made } from './support/blocks';
 import { makeItem } from './support/badger';
 import { endOf, roomyShop } from './support/ends';
 import { sheetWords } from './support/sheetWords';
@@ -12,50 +12,10 @@ const COTTON = { kind: 'woven', name: 'Fern print', colour: '#4d7148' };
 const CREAM = { kind: 'woven', name: 'Cream', colour: '#efe3c4' };
 const GROUND: Said = ['hooping', { ground: 'hooped', cloth: COTTON, stabiliser: 'tear-away' }];
 
-function made(outline: Record<string, unknown>, ...blocks: Said[]): Item {
-  const { troubles, ...rest } = composed(blocksOf(...blocks), 'own', outline);
-  expect(troubles).to.deep.equal([]);
-  return itemOf({ troubles, ...rest });
-}
 const planOf = (item: Item) => review(item, undefined, roomyShop).plan;
 const titlesOf = (item: Item): string[] => planOf(item).steps.map(({ title }) => title);
 const placeOf = (titles: string[], start: string): number =>
   titles.findIndex((title) => title.startsWith(start));
-
-describe('a towel with an appliqué', () => {
-  const item = made(
-    { shape: 'oval', width: 100, height: 80 },
-    ['ready-made', { thing: 'towel' }],
-    ['applique', { cloth: COTTON, width: 50, height: 50 }, 'Leaf'],
-    'details',
-    'finishing'
-  );
-  it('gets its topping once the cloth is on, before the first stitches that would sink in', () => {
-    expect(saidOf(item)).to.deep.equal([]);
-    const titles = titlesOf(item);
-    const on = placeOf(titles, 'Lay TOPPING');
-    expect(on).to.be.greaterThan(placeOf(titles, 'Trim LEAF'));
-    expect(titles.slice(on, on + 4)).to.deep.equal([
-      'Lay TOPPING on top',
-      'Pin TOPPING',
-      'Put the hoop on',
-      'Leaf: edge'
-    ]);
-    expect(titles.filter((title) => title.startsWith('Lay TOPPING'))).to.have.length(1);
-  });
-  it('is brushed up in the end: the towel has pile, whatever lies on it', () => {
-    expect(titlesOf(item)).to.include('Brush the pile up');
-  });
-  it('is laid by its marks: no line shows where', () => {
-    const lay = planOf(item).steps.find(({ title }) => title.startsWith('Lay TOWEL'));
-    expect(lay?.detail).to.match(/^Its marks on the middle of the hoop\./);
-  });
-  it('has its topping on at once where no cloth follows in that hooping', () => {
-    const plain = made({ width: 90, height: 60 }, ['ready-made', { thing: 'towel' }], 'details', 'finishing');
-    const titles = titlesOf(plain);
-    expect(placeOf(titles, 'Lay TOPPING')).to.be.lessThan(placeOf(titles, 'Trace'));
-  });
-});
 
 describe('the lining of a case with a mouth', () => {
   const cased = (lies: string): Item =>
@@ -301,7 +261,11 @@ describe('a piece in the shape of another', () => {
   });
   it('is refused where nothing is called so', () => {
     expect(badge('Lantern').troubles.map(({ why }) => why)).to.deep.equal([
-      'There is no piece “Lantern” in the hoop by then.'
+      'There is no piece “Lantern” with a shape of its own in the hoop by then.'
     ]);
+    const alone = composed(blocksOf(GROUND, ['piece', { extent: 'like', cloth: felt }], 'finishing'));
+    expect(alone.troubles.map(({ why }) => why)).to.include(
+      'No piece in the hoop has a shape of its own by then.'
+    );
   });
 });

@@ -1,3 +1,4 @@
+import { expect } from 'chai';
 import { constructionOf, type Made } from '$lib/core/craft/constructions';
 import type { Block, Item } from '$lib/core/documents/item';
 import { review } from '$lib/core/making/checks';
@@ -43,4 +44,14 @@ export function saidOf(item: Item): string[] {
   return review(item, undefined, roomyShop)
     .checked.open.filter(({ severity }) => severity !== 'note')
     .map(({ code, text }) => `${code}: ${text}`);
+}
+
+/** The item of blocks on an outline, none of which is refused. */
+export function soundItem(
+  outline: Record<string, unknown>,
+  ...blocks: Parameters<typeof blocksOf>[number][]
+): Item {
+  const made = composed(blocksOf(...blocks), 'own', outline);
+  expect(made.troubles).to.deep.equal([]);
+  return itemOf(made);
 }

@@ -47,7 +47,12 @@ export function begunAt(path: Path, along: number): Path {
     : { closed: true, points: [pointAt(path, along), ...points.slice(at + 1), ...points.slice(0, at + 1)] };
 }
 
-/** Corners of a closed path: how far along it each lies, and by how much it turns there, radians. */
+/**
+ * Corners of a closed path: how far along it each lies, mm, and by how much it turns there, radians.
+ *
+ * @example
+ * cornersOf(shapePath('rectangle', 160, 200)).length // 4
+ */
 export function cornersOf({ points }: Path): { along: number; turn: number }[] {
   let along = 0;
   return points.map((point, at) => {

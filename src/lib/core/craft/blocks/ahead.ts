@@ -12,6 +12,8 @@ export class Ahead {
   /** The block at this place is written now. */
   reach(at: number): void {
     this.#at = at;
+    // What waited in one hooping has nothing to do in the next.
+    if (this.does[at] === 'hoops') this.#waiting = null;
   }
 
   /** Whether a later block of this hooping lays cloth on the work. */

@@ -113,13 +113,12 @@ function showsOf(p: Answers): 'front' | 'back' | 'lining' | 'nothing' {
 }
 
 function cannotLie(standing: Standing, p: Answers): Refusal | null {
-  if (
-    p.extent === 'like' &&
-    p.whose !== '' &&
-    !standing.hoop.layers.some(({ name }) => isNamed(name, p.whose))
-  )
+  if (p.extent === 'like' && shapeOf(standing, p.whose) === undefined)
     return {
-      why: `There is no piece “${p.whose}” in the hoop by then.`,
+      why:
+        p.whose === ''
+          ? 'No piece in the hoop has a shape of its own by then.'
+          : `There is no piece “${p.whose}” with a shape of its own in the hoop by then.`,
       repair: 'Write its name as the list of pieces has it, or move this after it.'
     };
   const [first] = openOf(p);
@@ -146,28 +145,18 @@ function cannotLie(standing: Standing, p: Answers): Refusal | null {
 function areaLine(site: Site, p: Answers, label: string, open: readonly Side[]): string {
   const { frame } = site;
   if (p.extent === 'whole') return frame.seamId;
+  const like = p.extent === 'like' ? shapeOf(site.standing, p.whose) : undefined;
   const path =
-    p.extent === 'shape'
-      ? spotPath(p)
-      : p.extent === 'like'
-        ? (shapeOf(site, p.whose) ?? frame.seam)
-        : alongSide(frame, p, open);
+    like !== undefined ? site.s.pathOf(like) : p.extent === 'shape' ? spotPath(p) : alongSide(frame, p, open);
   return site.line('area', `Place of the ${label.toLowerCase()}`, path);
 }
 
-/** The shape of a piece in the hoop by its name, or of the last that has one of its own. */
-function shapeOf({ s, standing, frame }: Site, whose: string): Path | undefined {
-  const inHoop = standing.hoop.layers.map(({ pieceId }) => pieceId);
-  const shaped = s.sofar.pieces.flatMap(({ id, name, covers }) =>
-    inHoop.includes(id) && covers !== null && covers !== frame.seamId && covers !== frame.outlineId
-      ? [{ name, covers }]
-      : []
-  );
-  const own = whose === '' ? shaped.at(-1) : shaped.find(({ name }) => isNamed(name, whose));
-  return own && s.pathOf(own.covers);
+/** The line of a piece in the hoop by its name, or of the last that has a shape of its own. */
+function shapeOf({ shaped }: Standing, whose: string): string | undefined {
+  const own =
+    whose === '' ? shaped.at(-1) : shaped.find(({ name }) => name.toLowerCase() === whose.toLowerCase());
+  return own?.lineId;
 }
-
-const isNamed = (name: string, whose: string): boolean => name.toLowerCase() === whose.toLowerCase();
 
 function alongSide(frame: Frame, p: Answers, open: readonly Side[]): Path {
   const { width, height } = frame;

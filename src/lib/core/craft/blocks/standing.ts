@@ -47,6 +47,8 @@ export interface Standing {
   loose: Piece[];
   /** A basting box was stitched, which is picked out at the end. */
   basted: boolean;
+  /** Pieces in the hoop that have a shape of their own, and its line, in the order they came. */
+  shaped: { name: string; lineId: string }[];
   /** Names of appliqué pieces whose edge is still to come. */
   unedged: string[];
   /** Pieces with fusible web behind them that nothing has fused yet. */
@@ -151,6 +153,9 @@ function asked(s: Sequence, hoop: StackState, frame: Frame): Standing {
       )
     ),
     basted: seams.some(({ role }) => role === 'basting'),
+    shaped: sofar.pieces.flatMap(({ id, name, covers }) =>
+      covers !== null && inHoop.has(id) && !outlines.includes(covers) ? [{ name, lineId: covers }] : []
+    ),
     unedged: unedged(s, frame).map(({ name }) => name),
     unfused: waitingForTheIron(sofar),
     covered,

@@ -1,7 +1,7 @@
 import { does, stepDoes } from '$lib/core/craft/operations';
 import { found } from '$lib/core/craft/findings';
-import { findLine, type Item, type Role } from '$lib/core/documents/item';
-import { type Check, type CheckContext, type Finding, handed, runsAlong, runsOf } from './finding';
+import { findLine, type Item } from '$lib/core/documents/item';
+import { type Check, type CheckContext, type Finding, handed, LACE, runsAlong, runsOf } from './finding';
 
 /** Stops that cannot meet the ones before: after unhooping, in the wrong hooping, or on a piece nobody placed. */
 export const registration: Check = (context) => [
@@ -34,15 +34,12 @@ function inRing(item: Item): (string | null)[] {
   });
 }
 
-/** Stitching that need not meet any other. */
-const ALONE: readonly Role[] = ['lace', 'lace-underlay', 'decoration', 'lettering'];
-
 function wrongHooping(context: CheckContext): Finding[] {
   const hooped = inRing(context.item);
   return runsOf(context).flatMap(({ at, stepId, called, role, lineIds }): Finding[] => {
     const step = context.item.steps[at];
-    // What stands by itself may run again on fresh material, as every segment of a lace does.
-    if (step?.kind === 'stop' && step.pass > 1 && ALONE.includes(role)) return [];
+    // Lace stands by itself: each of its segments may run it again on fresh material.
+    if (step?.kind === 'stop' && step.pass > 1 && LACE.includes(role)) return [];
     const frames = lineIds.flatMap((id) => findLine(context.item, id)?.frame ?? []);
     const now = hooped[at];
     if (!now || frames.length === 0 || frames.every((frame) => frame === now)) return [];
