@@ -44,3 +44,35 @@ test('a chart of one patch makes one, and says so; another answer of the makerâ€
   await page.getByLabel('Copies in the hoop').press('Enter');
   await expect(page.getByText('Your chart goes with')).toBeHidden();
 });
+
+test('a chart that may be of this or that asks by two pictures; what is pressed is made', async ({
+  page
+}) => {
+  await page.goto('/items/new');
+  await page.getByLabel('Paste the colour chart').fill(`1 cut line and placement white 150
+2 fill cream 3,900
+3 detail red 480
+4 border brass 2,380`);
+  const which = page.getByRole('group', { name: 'What is this the chart of?' });
+  await expect(which.getByText(/about \d in 10/)).toHaveCount(2);
+  await expect(page.getByRole('button', { name: 'Make the sheet' })).toBeHidden();
+  await which.getByRole('button', { name: 'Border patch, two hoopings' }).click();
+  await expect(page.getByText('It reads like a border patch, two hoopings')).toBeVisible();
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page).toHaveURL(/\/items\/[\w-]+$/);
+  await page.getByRole('link', { name: 'Sheet', exact: true }).first().click();
+  const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
+  await expect(steps.filter({ hasText: 'Cut line and patch: placement' })).toHaveCount(2);
+});
+
+test('what the machine shows gives its pace in one press, and it can be taken back', async ({ page }) => {
+  await loadDemo(page);
+  await page.goto('/items/ticket-tab/time');
+  const shown = page.getByLabel('Displayed by the machine, min');
+  await shown.fill('60');
+  await shown.press('Enter');
+  await page.getByRole('button', { name: /^Take this machine for \d+ a minute$/ }).click();
+  await expect(page.getByText(/The machineâ€™s 1 h agrees with the estimate/)).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('button', { name: /^Take this machine for/ })).toBeVisible();
+});

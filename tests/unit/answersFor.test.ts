@@ -2,7 +2,7 @@ import { constructionOf } from '$lib/core/craft/constructions';
 import { answersFor } from '$lib/core/reading/matching';
 import { readChart } from '$lib/core/reading/papers';
 import { expect } from 'chai';
-import { answeredWords } from '../../src/routes/items/new/likely';
+import { answeredWords } from '../../src/routes/items/new/answered';
 
 const answersOf = (kind: string, chart: string, given: Record<string, unknown> = {}) => {
   const construction = constructionOf(kind);

@@ -1,7 +1,7 @@
-import { constructionOf, CONSTRUCTIONS } from '$lib/core/craft/constructions';
+import { constructionOf } from '$lib/core/craft/constructions';
 import { defaultShop, isSameLayout, Shop } from '$lib/core/documents/shop';
 import { Item, stitchesOf } from '$lib/core/documents/item';
-import { align, assemble, likeliest, withLists } from '$lib/core/reading/matching';
+import { align, assemble, withLists } from '$lib/core/reading/matching';
 import { linesOf, linesOfText } from '$lib/core/reading/pages';
 import { columnToAsk, layoutSaying, readChart, readPaper } from '$lib/core/reading/papers';
 import { titleOf } from '$lib/core/reading/papers/title';
@@ -166,24 +166,6 @@ describe('what else a paper says', () => {
     expect(title('Dear maker, this chart took us a week and we hope that you like it very much.')).to.equal(
       null
     );
-  });
-  it('and what it is of, by how its rows go with what each construction needs', () => {
-    const choices = CONSTRUCTIONS.flatMap((each) => {
-      const made = each.patternOf(each.defaults);
-      return made.ok ? [{ of: each.kind, name: each.name, pattern: made.pattern }] : [];
-    });
-    const pouch = choices.find(({ of }) => of === 'zip-pouch');
-    const rows = readChart(
-      (pouch?.pattern.expected ?? [])
-        .filter(({ optional }) => !optional)
-        .map(({ name }, at) => `${at + 1}  ${name}  grey  ${120 + 40 * at}`)
-        .join('\n')
-    ).rows;
-    expect(likeliest(rows, choices, null)[0]?.of).to.equal('zip-pouch');
-    const plain = readChart(
-      '1 placement grey 120\n2 tack-down grey 130\n3 badger black 2400\n4 border black 3100'
-    ).rows;
-    expect(likeliest(plain, choices, 'Badger bookmark')[0]?.of, 'its title says it').to.equal('bookmark');
   });
 });
 

@@ -41,7 +41,7 @@ describe('a towel with an appliqué', () => {
   it('has its topping on at once where no cloth follows in that hooping', () => {
     const plain = made({ width: 90, height: 60 }, ['ready-made', { thing: 'towel' }], 'details', 'finishing');
     const titles = titlesOf(plain);
-    expect(placeOf(titles, 'Lay TOPPING')).to.be.lessThan(placeOf(titles, 'Trace'));
+    expect(placeOf(titles, 'Lay TOPPING')).to.be.lessThan(placeOf(titles, 'Colour'));
   });
 });
 

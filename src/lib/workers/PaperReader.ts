@@ -4,7 +4,8 @@ import type { Face } from '$lib/core/documents/item';
 import type { Shop } from '$lib/core/documents/shop';
 import type { Papers } from '$lib/core/making/interpret';
 import { Bounded, type WorkerResult } from './bounded';
-import type { Interpreted, ReadingWorker } from './reading.worker';
+import type { PaperSays } from '$lib/core/reading/matching';
+import type { Interpreted, ReadingWorker, ToldLike } from './reading.worker';
 
 /** The most that reading a paper, or making an item of it, may take, s. */
 const SECONDS = { read: 20, interpret: 30, fit: 20 };
@@ -17,9 +18,11 @@ export class PaperReader {
   readonly #reader = reading(SECONDS.read);
   readonly #interpreter = reading(SECONDS.interpret);
   readonly #fitter = reading(SECONDS.fit);
+  readonly #teller = reading(SECONDS.fit);
   #asked = 0;
   #interpreting = 0;
   #fitting = 0;
+  #telling = 0;
 
   /**
    * Reads a paper as it now is.
@@ -67,10 +70,27 @@ export class PaperReader {
     return wanted() ? made : undefined;
   }
 
+  /**
+   * What a chart may be of.
+   *
+   * @returns constructions, the likeliest first, or why nobody knows; undefined where it was asked again meanwhile
+   */
+  async builtLike(
+    rows: readonly ReadRow[],
+    says: PaperSays,
+    shop: Shop
+  ): Promise<WorkerResult<ToldLike[]> | undefined> {
+    const own = ++this.#telling;
+    const wanted = (): boolean => own === this.#telling;
+    const told = await this.#teller.ask((worker) => worker.builtLike([...rows], says, shop), wanted);
+    return wanted() ? told : undefined;
+  }
+
   /** Ends the workers. */
   close(): void {
     this.#reader.close();
     this.#interpreter.close();
     this.#fitter.close();
+    this.#teller.close();
   }
 }

@@ -3,7 +3,7 @@ export { BatchPlanning } from './BatchPlanning.svelte';
 export { CutPlanning } from './CutPlanning.svelte';
 export { openFileInWorker } from './openFile';
 export { PaperReader } from './PaperReader';
-export type { Interpreted } from './reading.worker';
+export type { Interpreted, ToldLike } from './reading.worker';
 export {
   jobSheetPdfInWorker,
   needleSheetPdfInWorker,

@@ -6,7 +6,14 @@ import { sentenceOf } from '$lib/core/craft/findings';
 import type { Finding } from '$lib/core/making/checks';
 import { type Appearance, appearance } from '$lib/core/making/appearance';
 import { constructionOf, CONSTRUCTIONS } from '$lib/core/craft/constructions';
-import { answersFor } from '$lib/core/reading/matching';
+import {
+  align,
+  answersFor,
+  assemble,
+  type BuiltLike,
+  Constructions,
+  type PaperSays
+} from '$lib/core/reading/matching';
 import {
   interpret,
   type Interpretation,
@@ -28,10 +35,34 @@ export interface Interpreted extends Omit<Interpretation, 'findings'> {
   outcomes: { action: number; up: Appearance | null; down: Appearance | null }[];
 }
 
+/** What a chart may be of, the likeliest first; those that one is asked to choose from with their picture. */
+export type ToldLike = BuiltLike & { look: Appearance | null };
+
+/** Surer than this the likeliest is taken, or so many times likelier than the next. */
+const SURE = 0.7;
+const CLEAR = 4;
+/** So many are shown where it is not that sure. */
+const SHOWN = 2;
+
+let constructions: Constructions | undefined;
+
+/** How an item would look that is made of a chart so. */
+function lookAs(kind: string, rows: ReadRow[], shop: Shop): Appearance | null {
+  const construction = constructionOf(kind);
+  if (!construction) return null;
+  const { defaults, patternOf } = construction;
+  const made = patternOf({ ...defaults, ...answersFor(construction, rows, defaults) });
+  if (!made.ok) return null;
+  const { pattern, params } = made;
+  const chart = { text: '', setAside: [], rows, alignment: align(rows, pattern.expected) };
+  const about = { id: kind, name: kind, now: new Date(0).toISOString(), construction: kind, params };
+  return lookOf({ item: assemble(pattern, { ...about, chart }) }, shop);
+}
+
 /** Questions whose outcomes are drawn. */
 const MOST_DRAWN = 3;
 
-function lookOf({ item }: Interpretation, shop: Shop): Appearance | null {
+function lookOf({ item }: Pick<Interpretation, 'item'>, shop: Shop): Appearance | null {
   const { trace, item: planned } = planAndTrace(item, undefined, shop);
   const last = trace.at(-1)?.state;
   return last ? appearance(last, planned) : null;
@@ -41,6 +72,16 @@ const worker = {
   answersFor: (kind: string, rows: ReadRow[], usual: Record<string, unknown>): Record<string, unknown> => {
     const construction = constructionOf(kind);
     return construction ? answersFor(construction, rows, usual) : {};
+  },
+  builtLike: (rows: ReadRow[], says: PaperSays, shop: Shop): ToldLike[] => {
+    constructions ??= new Constructions(CONSTRUCTIONS.filter(({ kind }) => kind !== 'own'));
+    const likely = constructions.builtLike(rows, says);
+    const [first = 1, second = 0] = likely.map(({ chance }) => chance);
+    const unsure = first < SURE && first < CLEAR * second;
+    return likely.map((each, at) => ({
+      ...each,
+      look: unsure && at < SHOWN ? lookAs(each.kind, rows, shop) : null
+    }));
   },
   read: (source: string | Paper, said: Said): ChartReading =>
     typeof source === 'string' ? readChart(source, said) : readPaper(source, said),

@@ -281,5 +281,13 @@ export const LAYING_STEPS: Expected[] = [
     // 3 mm further out the line is 6 pi mm longer.
     seconds: 30 + 1.2 * (OUTLINE_CM + 0.6 * Math.PI),
     caution: /Cap the blade/
+  },
+  {
+    op: { do: 'baste', lineId: 'outline', stitches: 60 },
+    title: 'Stitch the machine’s own basting box',
+    detail: /no stop of the file does it/,
+    mark: 'machine',
+    seconds: 5,
+    caution: /needle/
   }
 ];

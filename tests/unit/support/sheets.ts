@@ -143,8 +143,8 @@ export const SHEETS: Record<string, string[]> = {
   ],
   'plain-embroidery': [
     ...['mark-middle thing-thing', 'hoop thing-stabiliser', 'lay thing-thing above up', 'other', 'hoop-on'],
-    ...['S Basting box', 'hoop-off', 'unpin', 'topping-on thing-film', 'pin thing-film'],
-    ...['hoop-on', 'trace', 'S Colour 1', 'S Colour 2', 'hoop-off', 'inspect', 'snip', 'unhoop'],
+    ...['trace', 'S Basting box', 'hoop-off', 'unpin', 'topping-on thing-film', 'pin thing-film'],
+    ...['hoop-on', 'S Colour 1', 'S Colour 2', 'hoop-off', 'inspect', 'snip', 'unhoop'],
     ...['unpin', 'topping-off thing-film', 'other', 'other', 'other']
   ],
   'quilted-coaster': [

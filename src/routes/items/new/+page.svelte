@@ -19,10 +19,12 @@
   import { chosenOutline } from '$lib/core/reading/papers';
   import { freshId, getShop, importItem, live, changeShop } from '$lib/data';
   import BringStage from './BringStage.svelte';
+  import LikeWhich from './LikeWhich.svelte';
+  import ReadsLike from './ReadsLike.svelte';
+  import ReadsTold from './ReadsTold.svelte';
   import MatchStage from './MatchStage.svelte';
   import NotesMatch from './NotesMatch.svelte';
   import { forgetLayout, keepLayout } from './layouts';
-  import { likeliestOf } from './likely';
   import { Papers } from './papers.svelte';
   import { stored } from './stored';
   import PatternStage from './PatternStage.svelte';
@@ -40,8 +42,11 @@
   const hasPaper = $derived(hasChart || papers.instructions.length > 0);
 
   let chosenKind = $state<string | null>(null);
-  const likely = $derived(hasChart ? likeliestOf(papers.rows, papers.reading?.title ?? null) : undefined);
-  const kind = $derived(chosenKind ?? likely ?? CONSTRUCTIONS[0]?.kind ?? '');
+  $effect(() => void (hasChart && shop && papers.tellLike($state.snapshot(shop) as Shop)));
+  const likely = $derived(hasChart ? (papers.like ?? []) : []);
+  const kind = $derived(chosenKind ?? likely[0]?.kind ?? CONSTRUCTIONS[0]?.kind ?? '');
+  /** Not one so surely that it is taken: the maker says which. */
+  const unsure = $derived(!chosenKind && (!papers.like || likely.some(({ look }) => look !== null)));
   let answers = $state.raw<Record<string, Record<string, unknown>>>({});
   /** Every construction, the maker’s own patterns behind them. */
   const constructions = $derived(withOwn(CONSTRUCTIONS, shop?.patterns ?? []));
@@ -247,34 +252,30 @@
       ondocument={(value) => void bringDocument(value)}
       onforget={() => void forgetLayout(papers)}
       onnext={() => (stage = 'pattern')}
-      shortcut={papers.told && !fits ? told : hasChart && made?.ok ? shortcut : undefined}
+      shortcut={papers.told && !fits ? told : !hasChart || !made?.ok ? undefined : unsure ? which : shortcut}
     />
     {#snippet told()}
-      <p class="w-full text-lg">
-        {name || papers.asked?.reading.title || 'It'} can be stitched as its sheet says: {papers.told?.steps
-          .length} steps{papers.told?.findings.length
-          ? `, ${papers.told.findings.length} of them to look at`
-          : ''}.
-      </p>
+      <ReadsTold name={name || (papers.asked?.reading.title ?? '')} told={papers.told} />
       <button type="button" class="button button-main" onclick={() => (stage = 'steps')}>See the steps</button
       >
     {/snippet}
+    {#snippet which()}
+      <LikeWhich
+        likely={papers.like}
+        {constructions}
+        unit={shop.unit}
+        onchoose={(like) => (chosenKind = like)}
+      />
+    {/snippet}
     {#snippet shortcut()}
-      {@const hoop = shop.hoops.find((each) => each.id === chosenHoop)}
-      <div class="w-full">
-        <p class="text-lg">
-          {name || 'It'} reads like a {construction?.name.toLowerCase()}{size
-            ? `, ${formatSize(size, shop.unit)}`
-            : ''}{hoop
-            ? `, in ${hoop.name}${liesTurned ? ', turned a quarter' : ''}`
-            : ''}.&#32;{#if needed.length > 0}
-            <span class="text-warn"
-              >{needed.length === 1 ? 'One stop' : `${needed.length} stops`} it needs {needed.length === 1
-                ? 'is'
-                : 'are'} not in the chart.</span
-            >{/if}
-        </p>
-      </div>
+      <ReadsLike
+        {name}
+        construction={construction?.name ?? ''}
+        size={size && formatSize(size, shop.unit)}
+        hoop={shop.hoops.find((each) => each.id === chosenHoop)?.name}
+        turned={liesTurned}
+        needed={needed.length}
+      />
       <button type="button" class="button button-main" onclick={() => void make()}>Make the sheet</button>
       {#if papers.told}<button type="button" class="button" onclick={() => (stage = 'steps')}
           >See the steps of its own sheet</button

@@ -2,7 +2,7 @@
   import { extents, type Outline, type Path } from '$lib/core/base/geometry';
   import { formatSize, otherUnit, saidIn } from '$lib/core/base/units';
   import type { AnyConstruction } from '$lib/core/craft/constructions';
-  import { answeredWords } from './likely';
+  import { answeredWords } from './answered';
   import { isAsked, type Question, withUsual } from '$lib/core/craft/sequence';
   import { asTheDesignLies, fitIn, type Shop } from '$lib/core/documents/shop';
   import { chosenOutline } from '$lib/core/reading/papers';

@@ -18,7 +18,7 @@ import {
 import { isSameLayout, type PaperField, type PaperLayout, type Shop } from '$lib/core/documents/shop';
 import { isStitchList, type ListReading, readStitchList } from '$lib/core/stitching/stitches';
 import type { Brought } from '$lib/files';
-import { type Interpreted, PaperReader } from '$lib/workers';
+import { type Interpreted, PaperReader, type ToldLike } from '$lib/workers';
 import type { Face, Item } from '$lib/core/documents/item';
 
 /** Where the stops of a new item come from. */
@@ -64,6 +64,8 @@ export class Papers {
   untold = $state<string | null>(null);
   /** Answers that the chart gives for a construction. */
   charted = $state.raw<{ kind: string; answers: Record<string, unknown> } | null>(null);
+  /** What the chart may be of, the likeliest first; null while nobody knows. */
+  like = $state.raw<ToldLike[] | null>(null);
   /** How the maker says the columns of this paper are laid out. */
   layout = $state.raw<KnownLayout | null>(null);
   /** Which of several lists on the paper comes first; the others become variants. */
@@ -233,6 +235,17 @@ export class Papers {
     const found = await this.#reader.answersFor(kind, $state.snapshot(this.rows) as ReadRow[], usual);
     // Where nobody knows, the usual answers stand.
     if (found) this.charted = found.ok ? { kind, answers: found.value } : null;
+  }
+
+  /** Finds, in the background, what the chart may be of. */
+  async tellLike(shop: Shop): Promise<void> {
+    this.like = null;
+    if (this.rows.length === 0) return;
+    const { title = null, facts } = this.reading ?? {};
+    const says = { title, size: facts?.size ?? null };
+    const told = await this.#reader.builtLike($state.snapshot(this.rows) as ReadRow[], says, shop);
+    // Where nobody knows, the maker chooses.
+    if (told) this.like = told.ok ? told.value : [];
   }
 
   /** Ends the reading in the background. */

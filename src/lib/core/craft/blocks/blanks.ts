@@ -205,6 +205,8 @@ function stitchedOnFilm(site: Site, p: Answers, copies: Copy[]): void {
 }
 
 function placed(site: Site, copies: Copy[], key: string): void {
+  const cut = site.s.sofar.expected.find((stop) => stop.key === site.key('cut-line'));
+  const sameAsCut = cut?.lineIds.length === copies.length;
   site.stop(key, {
     ...stopPart(
       copies.length > 1 ? 'Placement lines' : `Placement line ${copies[0]?.number ?? 1}`,
@@ -213,6 +215,8 @@ function placed(site: Site, copies: Copy[], key: string): void {
       copies.map(({ edge }) => edge),
       { visible: 'hidden' }
     ),
+    // One stop of the file may be cut line and placement line in one, run in both hoopings.
+    ...(sameAsCut && { sharesRowOf: site.key('cut-line'), sharesIfNamed: true }),
     threadOf: site.key('border-0')
   });
 }

@@ -46,11 +46,13 @@ export const carried: BlockMaker<typeof fields> = {
     const main = madeIn(site.standing, p.from);
     if (!main) return;
     const label = site.label(saidName(main));
-    const cut = p.place === 'cut' ? cutPath(site) : undefined;
-    const area = site.line('area', `Place of the ${main.name.toLowerCase()}`, cut ?? spotPath(p));
+    const cut = p.place === 'cut' ? cutOut(site) : undefined;
+    const area = site.line('area', `Place of the ${main.name.toLowerCase()}`, cut?.path ?? spotPath(p));
     site.toMachine();
     site.stop('placement', {
       ...stopPart(`${label}: placement`, 'placement', /place|position/, [area], { visible: 'hidden' }),
+      // One stop of the file may be cut line and placement line in one, run in both hoopings.
+      ...(cut?.stop !== undefined && { sharesRowOf: cut.stop, sharesIfNamed: true }),
       thread: p.thread
     });
     if (p.held === 'glue') site.hand('glue', { do: 'glue', pieceId: main.pieceId, lineId: area });
@@ -73,10 +75,13 @@ export const carried: BlockMaker<typeof fields> = {
   }
 };
 
-/** The line that work of an earlier hooping was cut out on. */
-function cutPath({ s }: Site): Path | undefined {
+/** The line that work of an earlier hooping was cut out on, and the stop that stitched it. */
+function cutOut({ s }: Site): { path: Path; stop: string | undefined } | undefined {
   const cut = s.sofar.entries.findLast((entry) => entry.kind === 'hand' && entry.op.do === 'cut-out');
-  return cut?.kind === 'hand' && cut.op.do === 'cut-out' ? s.pathOf(cut.op.lineId) : undefined;
+  if (cut?.kind !== 'hand' || cut.op.do !== 'cut-out') return undefined;
+  const { lineId } = cut.op;
+  const stop = s.sofar.expected.findLast(({ lineIds }) => lineIds.includes(lineId));
+  return { path: s.pathOf(lineId), stop: stop?.key };
 }
 
 function notMade(standing: Standing, from: number): Refusal | null {

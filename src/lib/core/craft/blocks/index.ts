@@ -1,7 +1,7 @@
 export { BLOCK_GROUPS } from './block';
 export { blockOf, BLOCKS } from './all';
 export { compose, type Composed, type Offer, offersAt } from './compose';
-export { BOUGHT, boughtSize, PLACED_ON_IT } from './readyMade';
+export { BASTED, BOUGHT, boughtSize, PLACED_ON_IT } from './readyMade';
 export { CLOTHS } from './hooping';
 export { SheetWork } from './sheetSteps';
 export { blockWords } from './words';

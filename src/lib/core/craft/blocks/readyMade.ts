@@ -1,4 +1,4 @@
-import { offsetPath } from '$lib/core/base/geometry';
+import { offsetPath, pathLength } from '$lib/core/base/geometry';
 import { type Material, sinksIn } from '$lib/core/documents/item';
 import {
   choice,
@@ -13,105 +13,10 @@ import {
   usuallyBy
 } from '$lib/core/craft/sequence';
 import type { BlockMaker } from './block';
+import { type Bought, type Thing, THINGS } from './bought';
 import { needsNoRing } from './refusals';
 import type { Site } from './site';
 
-interface Bought {
-  label: string;
-  name: string;
-  /** What hangs from the hoop and must be kept clear. */
-  hangs: string;
-  /** What it is usually made of, and its usual size, mm. */
-  cloth: Material;
-  size: [width: number, height: number];
-  /** How far hems and seams reach in from its edges, mm. */
-  hem: number;
-  /** Where a design of 90 × 60 usually stands, mm from the middle: to the right, and towards the maker. */
-  place: [right: number, towards: number];
-}
-
-const WHITE = '#e9e2d0';
-
-/** Things one buys finished. */
-const THINGS = {
-  towel: {
-    label: 'A towel',
-    name: 'TOWEL',
-    hangs: 'Roll the ends up and clip them: nothing lies under the field.',
-    cloth: { kind: 'towelling', name: 'Station towel', colour: WHITE },
-    size: [500, 900],
-    hem: 15,
-    // 300 from its end.
-    place: [0, 150]
-  },
-  shirt: {
-    label: 'A shirt',
-    name: 'SHIRT',
-    hangs: 'Sleeves and back folded away from under the field, neck towards you.',
-    cloth: { kind: 'knit', name: 'Shirt jersey', colour: WHITE },
-    size: [500, 700],
-    hem: 25,
-    // Over the heart of whoever wears it.
-    place: [100, -150]
-  },
-  tote: {
-    label: 'A tote bag',
-    name: 'TOTE BAG',
-    hangs: 'Handles and the other side held away: only one side lies under the needle.',
-    cloth: { kind: 'canvas', name: 'Bag canvas', colour: WHITE },
-    size: [380, 420],
-    hem: 30,
-    place: [0, 0]
-  },
-  cap: {
-    label: 'A cap panel',
-    name: 'CAP PANEL',
-    hangs: 'The peak points away from the machine, the sweatband is folded out.',
-    cloth: { kind: 'canvas', name: 'Cap cloth', colour: WHITE },
-    size: [160, 100],
-    hem: 12,
-    place: [0, 0]
-  },
-  napkin: {
-    label: 'A napkin',
-    name: 'NAPKIN',
-    hangs: 'The rest lies flat beside the hoop.',
-    cloth: { kind: 'woven', name: 'Napkin linen', colour: WHITE },
-    size: [400, 400],
-    hem: 10,
-    // In a corner, 50 from both edges.
-    place: [105, 120]
-  },
-  pocket: {
-    label: 'A pocket',
-    name: 'POCKET',
-    hangs: 'Only its front lies under the needle: the garment is folded away, the mouth held open.',
-    cloth: { kind: 'woven', name: 'Pocket cotton', colour: WHITE },
-    size: [130, 150],
-    hem: 12,
-    place: [0, 0]
-  },
-  garment: {
-    label: 'The back of a garment',
-    name: 'GARMENT BACK',
-    hangs: 'Front and sleeves folded away from under the field.',
-    cloth: { kind: 'woven', name: 'Garment cotton', colour: WHITE },
-    size: [480, 600],
-    hem: 15,
-    // Between the shoulders.
-    place: [0, -150]
-  },
-  part: {
-    label: 'A finished part of a garment',
-    name: 'GARMENT PART',
-    hangs: 'Roll the rest of the garment and clip it out of the way of the needle and the arm.',
-    cloth: { kind: 'woven', name: 'Garment cotton', colour: WHITE },
-    size: [200, 300],
-    hem: 12,
-    place: [0, 0]
-  }
-} as const satisfies Record<string, Bought>;
-type Thing = keyof typeof THINGS;
 /** What a maker calls the things. */
 const THING_WORDS = Object.fromEntries(
   Object.entries(THINGS).map(([key, { label }]) => [key, label])
@@ -218,6 +123,19 @@ export const PLACED_ON_IT = {
   )
 };
 
+/** Which box of long stitches holds it before the design. */
+export const BASTED = {
+  basting: choice(
+    'Basting box',
+    {
+      yes: 'The first stop of the file',
+      machine: 'The machine’s own: no stop of the file',
+      no: 'None'
+    },
+    'yes'
+  )
+};
+
 const [WIDTH, HEIGHT] = boughtSize('Its own width', 'Its own height');
 
 const fields = {
@@ -238,17 +156,15 @@ const fields = {
     { upright: 'As the maker sees it', turned: 'Upside down: the bulk hangs to the front' },
     'upright'
   ),
-  basting: choice(
-    'Basting box',
-    { yes: 'Stitched first, picked out at the end', no: 'None: it is hooped or stuck' },
-    'yes'
-  ),
+  ...BASTED,
   topping: choice('Topping', { usual: 'Where it has pile or is a knit', yes: 'Yes', no: 'No' }, 'usual'),
   mesh: choice('Mesh fused to its inside', { usual: 'Where it is a knit', yes: 'Yes', no: 'No' }, 'usual')
 } as const;
 
 /** The basting box runs so far outside the design, mm. */
 const BASTING_MM = 6;
+/** A machine bastes in stitches so long, mm. */
+const BASTING_STITCH_MM = 5;
 
 /** Something bought finished: counted, not cut; its middle found and marked, what hangs from the hoop kept clear. */
 export const readyMade: BlockMaker<typeof fields> = {
@@ -301,8 +217,15 @@ export const readyMade: BlockMaker<typeof fields> = {
       { do: 'other', title: 'Keep what hangs out clear of the needle', seconds: 30 },
       { note: hangs }
     );
-    // Pins alone do not hold what floats.
-    if (p.basting === 'yes' || p.mount === 'floated') baste(site);
+    const trace = (): void => {
+      site.toMachine();
+      site.hand('trace', { do: 'trace' }, { note: 'The needle over the mark, then once round the design.' });
+    };
+    // Once it is basted it lies where it lies.
+    if (p.basting !== 'no') {
+      trace();
+      baste(site, p.basting);
+    }
     if (p.topping === 'yes' || (p.topping === 'usual' && sinks)) {
       const layIt = (): void => {
         const film = site.piece('film', 'Topping', MATERIALS.film, 'applique', { covers: frame.outlineId });
@@ -313,29 +236,38 @@ export const readyMade: BlockMaker<typeof fields> = {
       if (site.ahead.laysMore) site.ahead.wait(layIt);
       else layIt();
     }
-    site.toMachine();
-    site.hand('trace', { do: 'trace' }, { note: 'The needle over the mark, then once round the design.' });
+    if (p.basting === 'no') trace();
+    else site.toMachine();
     s.ends({
       edge: 'ready-made',
       finished: { width: p.width, height: p.height },
       // The basting box goes round the design.
-      ...((p.basting === 'yes' || p.mount === 'floated') && {
+      ...(p.basting !== 'no' && {
         size: { width: frame.width + 2 * BASTING_MM, height: frame.height + 2 * BASTING_MM }
       })
     });
   }
 };
 
-/** A box of long stitches round the design holds all layers together. */
-function baste(site: Site): void {
+/** A box of long stitches round the design holds all layers together; then what held them comes out. */
+function baste(site: Site, by: 'yes' | 'machine'): void {
   const { frame } = site;
-  const line = site.line('basting', 'Basting box', offsetPath(frame.outline, BASTING_MM) ?? frame.outline);
+  const path = offsetPath(frame.outline, BASTING_MM) ?? frame.outline;
+  const line = site.line('basting', 'Basting box', path);
   site.toMachine();
-  site.stop('basting', {
-    ...stopPart('Basting box', 'basting', /bast|box/, [line], { visible: 'hidden' }),
-    optional: true,
-    thread: { name: 'Basting thread', colour: '#e9e2d0' }
-  });
+  if (by === 'machine')
+    site.s.must(
+      site.hand('basting', {
+        do: 'baste',
+        lineId: line,
+        stitches: Math.round(pathLength(path) / BASTING_STITCH_MM)
+      })
+    );
+  else
+    site.stop('basting', {
+      ...stopPart('Basting box', 'basting', /bast|box/, [line], { visible: 'hidden' }),
+      thread: { name: 'Basting thread', colour: '#e9e2d0' }
+    });
   site.toTable();
   site.freeHolds();
 }

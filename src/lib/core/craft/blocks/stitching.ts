@@ -48,7 +48,11 @@ const detailFields = {
   ),
   ...placeFields('middle', 8, 50, 30),
   stitches: count('Stitches of a colour', 2200, 0, 200_000, 'where no chart says; 0: by its area'),
-  inFile: choice('In the file', { always: 'Always', maybe: 'Not in every one' }, 'always'),
+  inFile: choice(
+    'In the file',
+    { always: 'Always', maybe: 'Not in every one', charted: 'Only where a chart has it' },
+    'always'
+  ),
   colours: threads('Colours, in order', ['Ink black', '#20242c'])
 } as const;
 
@@ -69,7 +73,8 @@ export const details: BlockMaker<typeof detailFields> = {
       alsoRoles:
         what === 'lettering' ? ['decoration'] : ['lettering', 'quilting', 'applique-edge', 'topstitch'],
       repeats: true,
-      optional: inFile === 'maybe',
+      optional: inFile !== 'always',
+      onlyCharted: inFile === 'charted',
       visible: 'front',
       ...(stitches > 0 && { estimate: [{ stitches, attended: false }] }),
       thread: colours

@@ -6,6 +6,7 @@ import { block, outlineOf } from './recipe';
 export const batchPatch: Construction<typeof blankFields> = {
   kind: 'batch-patch',
   name: 'Batch patch on blanks',
+  called: ['patches', 'badges'],
   summary:
     'Several blanks marked and cut from one hooping, then stitched and edged on film, which pops them out.',
   fields: blankFields,

@@ -16,6 +16,7 @@ const FIELDS = {
 export const bookmark: Construction<typeof FIELDS> = {
   kind: 'bookmark',
   name: 'Bookmark with a ribbon',
+  called: ['bookmark'],
   summary: 'Felt with a design and a felt back, a ribbon caught in the last line, cut out.',
   fields: FIELDS,
   draft: ({ width, height }) => outlineOf({ shape: 'rounded', width, height }),

@@ -1,4 +1,5 @@
 import {
+  choice,
   count,
   length,
   material,
@@ -29,6 +30,11 @@ const FIELDS = {
     'Cotton twill',
     '#31405c'
   ]),
+  design: choice(
+    'The design is stitched',
+    { before: 'First, then the patch is cut out', after: 'With the border, on what was cut out before' },
+    'before'
+  ),
   ...stabiliserFields(['tear-away', 'cutaway', 'soft-mesh'], 'tear-away', 1),
   baseLayers: count('Layers of wash-away under the border', 2, 2, 4),
   border: thread('Border thread', 'Brass', '#b58a3c'),
@@ -39,23 +45,40 @@ const FIELDS = {
 export const borderPatch: Construction<typeof FIELDS> = {
   kind: 'border-patch',
   name: 'Border patch, two hoopings',
+  called: ['patch', 'badge', 'emblem'],
   summary: 'Design first, cut out on its line, then edged in satin on wash-away: an edge with no raw cloth.',
   fields: FIELDS,
   draft: outlineOf,
-  recipe: (p) => [
-    hoopedGround(p, 'Patch'),
-    block('colours', 'details', {
+  recipe: (p) => {
+    const design = block('colours', 'details', {
       where: 'all',
       inside: p.borderWidth / 2 + p.designGap,
       stitches: 2500,
       colours: p.colours
-    }),
-    block('cut', 'cut-line', { inside: p.borderWidth - overlapOf(p), thread: p.border }),
-    block('base', 'hooping', { stabiliser: 'wash-away', layers: p.baseLayers }),
-    block('second', 'carried', { place: 'cut', held: 'glue', ...IN_THE_EDGE, thread: p.border }, 'Patch'),
-    block('edge', 'edge-satin', { width: p.borderWidth, thread: p.border }, 'Border'),
-    block('finishing', 'finishing', { washed: 'whole', pressed: 'no' })
-  ]
+    });
+    const before = p.design === 'before';
+    return [
+      hoopedGround(p, 'Patch'),
+      ...(before ? [design] : []),
+      block('cut', 'cut-line', { inside: p.borderWidth - overlapOf(p), thread: p.border }),
+      block('base', 'hooping', { stabiliser: 'wash-away', layers: p.baseLayers }),
+      block(
+        'second',
+        'carried',
+        {
+          place: 'cut',
+          // Glue holds it for an edge, not for a design.
+          held: before ? 'glue' : 'spray',
+          ...IN_THE_EDGE,
+          thread: p.border
+        },
+        'Patch'
+      ),
+      ...(before ? [] : [design]),
+      block('edge', 'edge-satin', { width: p.borderWidth, thread: p.border }, 'Border'),
+      block('finishing', 'finishing', { washed: 'whole', pressed: 'no' })
+    ];
+  }
 };
 
 /** Nothing holds it but glue until the edge goes over it. */

@@ -17,6 +17,7 @@ const FIELDS = {
 export const coaster: Construction<typeof FIELDS> = {
   kind: 'quilted-coaster',
   name: 'Quilted coaster, turned edge',
+  called: ['coaster', 'rug'],
   summary: 'Batting and front quilted, the back face down on it, turned and topstitched.',
   fields: FIELDS,
   draft: outlineOf,

@@ -19,6 +19,8 @@ import { withoutParts } from './parts';
 export interface Construction<F extends Fields = Fields> {
   kind: string;
   name: string;
+  /** What makers call items that are built so, in small letters; a paper’s title may say it. */
+  called?: readonly string[];
   summary: string;
   fields: F;
   /** Finished pieces that one stitching of the file gives, where it is more than one. */
@@ -42,6 +44,8 @@ interface NotMade {
 export interface AnyConstruction {
   kind: string;
   name: string;
+  /** What makers call items that are built so. */
+  called: readonly string[];
   summary: string;
   questions: Question[];
   defaults: Record<string, unknown>;
@@ -85,7 +89,7 @@ export function usualAnswers<F extends Fields>(
 
 /** Hides a construction’s own type of answers behind one that checks them. */
 export function sealed<F extends Fields>(construction: Construction<F>): AnyConstruction {
-  const { kind, name, summary, fields } = construction;
+  const { kind, name, called = [], summary, fields } = construction;
   const answers = answersOf(fields);
   const [questions, defaults] = [questionsOf(fields), answers.parse({})];
   // What was not answered is usual for what was.
@@ -98,6 +102,7 @@ export function sealed<F extends Fields>(construction: Construction<F>): AnyCons
   return {
     kind,
     name,
+    called,
     summary,
     questions,
     defaults,

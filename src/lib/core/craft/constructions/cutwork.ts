@@ -29,6 +29,7 @@ const FIELDS = {
 export const cutwork: Construction<typeof FIELDS> = {
   kind: 'cutwork',
   name: 'Cutwork',
+  called: ['doily', 'cutwork'],
   summary:
     'A window cut by scissors, cut through and patched, or cut by chisel needles; then bars and satin.',
   fields: FIELDS,

@@ -6,6 +6,7 @@ import { block, outlineOf } from './recipe';
 export const cutworkCorner: Construction<typeof hemFields> = {
   kind: 'cutwork-corner',
   name: 'Corner or hem with a lace edge',
+  called: ['napkin', 'tablecloth', 'corner', 'edging'],
   summary:
     'The hem aligned on a line, tacked, trimmed at the corner, lace over its edge; repeated round the cloth.',
   fields: hemFields,

@@ -20,6 +20,7 @@ const FIELDS = {
 export const elasticPocket: Construction<typeof FIELDS> = {
   kind: 'elastic-pocket',
   name: 'Pocket with elastic',
+  called: ['pocket', 'tissue'],
   summary: 'A folded pocket with elastic in its fold, caught in the seam of a turned item.',
   fields: FIELDS,
   draft: ({ width, height }) => outlineOf({ shape: 'rounded', width, height }),

@@ -16,6 +16,7 @@ const FIELDS = {
 export const envelopeCover: Construction<typeof FIELDS> = {
   kind: 'envelope-cover',
   name: 'Cover with an envelope back',
+  called: ['cushion', 'pillow', 'cover'],
   summary: 'A design on the front; two folded backs overlap and the cover is turned through them.',
   fields: FIELDS,
   draft: ({ width, height }) => outlineOf({ shape: 'rectangle', width, height }),

@@ -1,5 +1,6 @@
 import {
   choice,
+  count,
   hold,
   length,
   material,
@@ -16,8 +17,9 @@ const FIELDS = {
   shape: outline('oval', 'rounded', 'tab', 'rectangle', 'shield', 'heart', 'scallop'),
   width: length('A shape, width', 50, 15, 200),
   height: length('A shape, height', 60, 15, 200),
+  pieces: count('Pieces', 2, 1, 8, 'by turns of the first and the second cloth'),
   edge: choice('Edge stitch', { satin: 'Satin', blanket: 'Blanket', motif: 'Motif' }, 'satin'),
-  lines: choice('Placement lines', { each: 'One stop a piece', one: 'One stop for both pieces' }, 'each'),
+  lines: choice('Placement lines', { each: 'One stop a piece', one: 'One stop for all pieces' }, 'each'),
   ...stabiliserFields(['tear-away', 'cutaway', 'soft-mesh', 'wash-away'], 'tear-away', 2),
   ground: material('Ground', { woven: 'Woven cotton', canvas: 'Canvas', knit: 'Jersey' }, [
     'woven',
@@ -55,11 +57,12 @@ const FIELDS = {
 export const fusedApplique: Construction<typeof FIELDS> = {
   kind: 'fused-applique',
   name: 'Fused pre-cut appliqué',
+  called: ['picture', 'block'],
   summary:
     'Pre-cut shapes laid inside their lines, fused and edged; a later piece covers a part of the first.',
   fields: FIELDS,
-  draft: ({ shape, width, height, edge }) =>
-    outlineOf({ shape, width: width * (5 / 3) + 6, height: height + 6 }, `${edge} edge`),
+  draft: ({ shape, width, height, edge, pieces }) =>
+    outlineOf({ shape, width: width + (pieces - 1) * width * STEP + 6, height: height + 6 }, `${edge} edge`),
   recipe: (p) => [
     hoopedGround({
       ...p,
@@ -67,22 +70,28 @@ export const fusedApplique: Construction<typeof FIELDS> = {
       stabiliser: p.ground.kind === 'knit' && p.stabiliser === 'tear-away' ? 'cutaway' : p.stabiliser
     }),
     ...piecesOf(p),
+    block('details', 'details', { where: 'all', inFile: 'charted' }, 'Details'),
     block('finishing', 'finishing')
   ]
 };
 
 const METHOD = { 'pre-cut': 'pre-cut', 'trim-in-place': 'trim' } as const;
 
-/** The second piece covers a part of the first. */
+/** From the middle of a piece to that of the next, in widths of a piece: each covers a part of the one before. */
+const STEP = 2 / 3;
+const ORDINALS = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth', 'Seventh', 'Eighth'];
+
+/** Each piece covers a part of the one before. */
 function piecesOf(p: AnswersOf<typeof FIELDS>): Block[] {
-  const { shape, width, height, edge } = p;
+  const { shape, width, height, edge, pieces } = p;
   const alike = p.firstMethod === p.secondMethod;
   const cut = { shape, width, height, edge, held: p.secondHold };
-  if (p.lines === 'one' && alike)
+  if (p.lines === 'one' && alike && pieces > 1)
     return [
       block('pieces', 'pieces', {
         ...cut,
-        apart: width * (2 / 3),
+        pieces,
+        apart: width * STEP,
         method: METHOD[p.firstMethod],
         first: p.first,
         second: p.second,
@@ -90,18 +99,15 @@ function piecesOf(p: AnswersOf<typeof FIELDS>): Block[] {
         secondThread: p.secondThread
       })
     ];
-  return [
-    block(
-      'first',
+  return ORDINALS.slice(0, pieces).map((ordinal, at) => {
+    const across = (at - (pieces - 1) / 2) * width * STEP;
+    const [cloth, method, thread] =
+      at % 2 === 0 ? [p.first, p.firstMethod, p.firstThread] : [p.second, p.secondMethod, p.secondThread];
+    return block(
+      ordinal.toLowerCase(),
       'applique',
-      { ...cut, across: -width / 3, cloth: p.first, method: METHOD[p.firstMethod], thread: p.firstThread },
-      'First piece'
-    ),
-    block(
-      'second',
-      'applique',
-      { ...cut, across: width / 3, cloth: p.second, method: METHOD[p.secondMethod], thread: p.secondThread },
-      'Second piece'
-    )
-  ];
+      { ...cut, across, cloth, method: METHOD[method], thread },
+      `${ordinal} piece`
+    );
+  });
 }

@@ -28,6 +28,7 @@ const FIELDS = {
 export const joinedApplique: Construction<typeof FIELDS> = {
   kind: 'joined-applique',
   name: 'Joined appliqué with flip',
+  called: ['block', 'banner'],
   summary: 'The second piece is sewn face down at the join and flipped: no satin between the two.',
   fields: FIELDS,
   draft: ({ width, height }) =>

@@ -29,6 +29,7 @@ const FIELDS = {
 export const lace: Construction<typeof FIELDS> = {
   kind: 'lace',
   name: 'Freestanding lace',
+  called: ['ornament', 'earrings', 'doily', 'snowflake', 'pendant'],
   summary:
     'Underlay and lace on wash-away, the bobbin in the lace’s own colour, rinsed and dried; sets are joined.',
   fields: FIELDS,

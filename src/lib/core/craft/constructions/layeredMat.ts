@@ -8,6 +8,7 @@ import {
   thread,
   type AnswersOf
 } from '$lib/core/craft/sequence';
+import type { Block, Material } from '$lib/core/documents/item';
 import type { Construction } from './construction';
 import { block, outlineOf } from './recipe';
 
@@ -20,6 +21,16 @@ const FIELDS = {
   throughAll: choice('Quilted through the back', { no: 'No', yes: 'Yes, on purpose' }, 'no'),
   lettering: choice('Lettering', { yes: 'As in the file', no: 'Left out' }, 'yes'),
   top: material('Top', { woven: 'Woven cotton', canvas: 'Canvas' }, ['woven', 'Fern print', '#4d7148']),
+  applique: choice(
+    'Appliqué pieces',
+    {
+      together: 'Two under one placement line',
+      each: 'Two, each under its own',
+      one: 'One',
+      none: 'None'
+    },
+    'together'
+  ),
   first: material('First appliqué', { woven: 'Woven cotton', felt: 'Felt' }, [
     'woven',
     'Carriage red',
@@ -41,6 +52,7 @@ const FIELDS = {
 export const layeredMat: Construction<typeof FIELDS> = {
   kind: 'layered-mat',
   name: 'Layered mat, satin edge',
+  called: ['mat', 'rug', 'trivet', 'placemat', 'coaster'],
   summary:
     'Batting, top and two appliqué pieces, a vinyl back under the hoop, one satin edge round everything.',
   fields: FIELDS,
@@ -50,14 +62,7 @@ export const layeredMat: Construction<typeof FIELDS> = {
     block('batting', 'batting', { tacked: 'placed', thread: p.border }),
     block('top', 'front', { cloth: p.top, lines: 'tack', thread: p.border }, 'Top'),
     block('details', 'details', { where: 'all', inside: 8, colours: [p.details] }, 'Details'),
-    block('applique', 'pieces', {
-      ...acrossOf(p),
-      first: p.first,
-      second: p.second,
-      held: p.firstHold,
-      thread: p.details,
-      secondThread: p.details
-    }),
+    ...appliqueOf(p),
     ...(p.lettering === 'yes'
       ? [
           block('lettering', 'details', {
@@ -83,6 +88,30 @@ export const layeredMat: Construction<typeof FIELDS> = {
     block('finishing', 'finishing')
   ]
 };
+
+function appliqueOf(p: AnswersOf<typeof FIELDS>): Block[] {
+  const { apart, ...round } = acrossOf(p);
+  if (p.applique === 'together')
+    return [
+      block('applique', 'pieces', {
+        ...round,
+        apart,
+        first: p.first,
+        second: p.second,
+        held: p.firstHold,
+        thread: p.details,
+        secondThread: p.details
+      })
+    ];
+  const piece = (id: string, cloth: Material, held: string, across: number, name: string): Block =>
+    block(id, 'applique', { ...round, across, cloth, held, method: 'trim', thread: p.details }, name);
+  if (p.applique === 'none') return [];
+  const one = p.applique === 'one';
+  return [
+    piece('first', p.first, p.firstHold, one ? 0 : -apart / 2, one ? 'Appliqué' : 'First appliqué'),
+    ...(one ? [] : [piece('second', p.second, p.secondHold, apart / 2, 'Second appliqué')])
+  ];
+}
 
 /** Two round pieces side by side, on an upright mat too. */
 function acrossOf({ width, height }: AnswersOf<typeof FIELDS>) {

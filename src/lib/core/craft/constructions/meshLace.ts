@@ -6,6 +6,7 @@ import { block, outlineOf } from './recipe';
 export const meshLace: Construction<typeof segmentFields> = {
   kind: 'mesh-lace',
   name: 'Lace on stretch mesh',
+  called: ['collar', 'trim', 'edging'],
   summary:
     'Long lace segments on mesh over wash-away, repeated and mirrored, sewn to a strip, rinsed at the end.',
   fields: segmentFields,

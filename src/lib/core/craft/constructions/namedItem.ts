@@ -28,6 +28,7 @@ type Params = AnswersOf<typeof FIELDS>;
 export const namedItem: Construction<typeof FIELDS> = {
   kind: 'named-item',
   name: 'Item with a name run in between',
+  called: ['name', 'monogram'],
   summary:
     'A tab, turned item, mat or topper whose name is a file of its own, stitched before the surface is covered.',
   fields: FIELDS,

@@ -19,6 +19,7 @@ const FIELDS = {
 export const needleBook: Construction<typeof FIELDS> = {
   kind: 'needle-book',
   name: 'Needle book of felt',
+  called: ['needle', 'book'],
   summary:
     'A felt cover lined with felt, cut out; pages under the hoop are stitched through along the spine.',
   fields: FIELDS,

@@ -53,6 +53,7 @@ function asConstruction(own: OwnPattern): AnyConstruction | undefined {
   return {
     kind: `${OWN}${own.id}`,
     name: own.name,
+    called: [],
     summary: own.summary === '' ? `Your own, as ${base.name.toLowerCase()}.` : own.summary,
     questions,
     defaults,

@@ -23,6 +23,11 @@ const FIELDS = {
     ['felt', 'Wool felt', '#7c8a6a'],
     'woven cloth and canvas fray, so their edge is sealed before cutting'
   ),
+  lies: choice(
+    'The ground cloth is',
+    { hooped: 'Hooped with the stabiliser', laid: 'Laid on it, tacked down and trimmed to its line' },
+    'hooped'
+  ),
   ...stabiliserFields(['tear-away', 'cutaway', 'soft-mesh', 'wash-away'], 'tear-away', 1),
   border: thread('Border thread', 'Ink black', '#20242c'),
   colours: threads('Colours, in order', ['Lamp yellow', '#e3b341'])
@@ -32,11 +37,17 @@ const FIELDS = {
 export const patch: Construction<typeof FIELDS> = {
   kind: 'patch',
   name: 'Patch, one hooping',
+  called: ['patch', 'badge', 'emblem', 'brooch'],
   summary: 'Colours and border stitched on hooped felt or canvas, then cut out close. To sew on or iron on.',
   fields: FIELDS,
   draft: outlineOf,
   recipe: (p) => [
-    hoopedGround(p),
+    ...(p.lies === 'hooped'
+      ? [hoopedGround(p)]
+      : [
+          block('hooping', 'hooping', { stabiliser: p.stabiliser, layers: p.layers }),
+          block('ground', 'front', { cloth: p.ground, thread: p.border }, 'Ground')
+        ]),
     block('colours', 'details', {
       where: 'all',
       inside: p.borderWidth / 2 + p.designGap,

@@ -19,6 +19,7 @@ const FIELDS = {
 export const pilePatch: Construction<typeof FIELDS> = {
   kind: 'pile-patch',
   name: 'Pile patch',
+  called: ['pile', 'terry', 'chenille'],
   summary: 'Towelling or fleece on felt, trimmed in the hoop, lettered through a topping that tears off.',
   fields: FIELDS,
   draft: ({ shape, width, height, edge }) =>

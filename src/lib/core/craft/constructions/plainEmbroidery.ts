@@ -1,5 +1,5 @@
-import { BOUGHT, boughtSize, PLACED_ON_IT } from '$lib/core/craft/blocks';
-import { choice, length, outline, threads } from '$lib/core/craft/sequence';
+import { BASTED, BOUGHT, boughtSize, PLACED_ON_IT } from '$lib/core/craft/blocks';
+import { length, outline, threads } from '$lib/core/craft/sequence';
 import type { Construction } from './construction';
 import { block, outlineOf } from './recipe';
 
@@ -13,7 +13,7 @@ const FIELDS = {
   ownWidth: OWN_WIDTH,
   ownHeight: OWN_HEIGHT,
   ...PLACED_ON_IT,
-  basting: choice('Basting box', { yes: 'Stitched first', no: 'None' }, 'yes'),
+  ...BASTED,
   colours: threads('Colours, in order', ['Fern green', '#4d7148'], ['Burgundy', '#6d1f31'])
 };
 
@@ -21,6 +21,7 @@ const FIELDS = {
 export const plainEmbroidery: Construction<typeof FIELDS> = {
   kind: 'plain-embroidery',
   name: 'Plain embroidery',
+  called: ['towel', 'shirt', 'tote', 'cap', 'sampler', 'picture', 'garment'],
   summary:
     'A design on a towel, shirt, tote, cap, napkin, pocket or part of a garment: marked, hooped or floated, kept clear.',
   fields: FIELDS,

@@ -18,6 +18,7 @@ const FIELDS = {
 export const potHolder: Construction<typeof FIELDS> = {
   kind: 'pot-holder',
   name: 'Pot holder with a loop',
+  called: ['pot', 'oven', 'holder', 'mitt'],
   summary: 'Two layers of batting, quilted; a loop caught in the seam, the back turned.',
   fields: FIELDS,
   draft: outlineOf,

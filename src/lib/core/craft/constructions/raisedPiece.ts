@@ -25,6 +25,7 @@ const FIELDS = {
 export const raisedPiece: Construction<typeof FIELDS> = {
   kind: 'raised-piece',
   name: '3-D piece on top',
+  called: ['flower', 'petals'],
   summary:
     'A finished flower or bow stitched down in its middle; pins out, hard parts out, petals taped flat.',
   fields: FIELDS,

@@ -6,6 +6,7 @@ import { block, outlineOf } from './recipe';
 export const severalDesigns: Construction<typeof severalFields> = {
   kind: 'several-designs',
   name: 'Several designs in one hooping',
+  called: ['napkins', 'corners', 'set'],
   summary: 'Napkins side by side on sticky stabiliser, or one napkin lifted and laid again corner by corner.',
   fields: severalFields,
   // Corners are corners of one napkin.

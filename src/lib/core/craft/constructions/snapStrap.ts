@@ -18,6 +18,7 @@ const FIELDS = {
 export const snapStrap: Construction<typeof FIELDS> = {
   kind: 'snap-strap',
   name: 'Strap with two snaps',
+  called: ['strap'],
   summary: 'A long tab with a design, a back under the hoop, cut out, closed with two snaps.',
   fields: FIELDS,
   draft: outlineOf,

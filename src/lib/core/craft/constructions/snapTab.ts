@@ -43,6 +43,7 @@ type Params = AnswersOf<typeof FIELDS>;
 export const snapTab: Construction<typeof FIELDS> = {
   kind: 'snap-tab',
   name: 'Snap tab',
+  called: ['tab', 'fob', 'keyring', 'keychain', 'tag'],
   summary: 'Front and back joined in the hoop, cut out, closed with a snap or hung from an eyelet or a loop.',
   fields: FIELDS,
   draft: outlineOf,

@@ -51,6 +51,7 @@ type Params = AnswersOf<typeof FIELDS>;
 export const splitDesign: Construction<typeof FIELDS> = {
   kind: 'split-design',
   name: 'Split design, two positions',
+  called: ['cushion'],
   summary:
     'Two files, two mounting positions, one hooping; placements first, satins last; sewn up as a cushion.',
   fields: FIELDS,

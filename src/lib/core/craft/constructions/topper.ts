@@ -31,6 +31,7 @@ const FIELDS = {
 export const topper: Construction<typeof FIELDS> = {
   kind: 'topper',
   name: 'Topper with a slot, on a towel',
+  called: ['topper', 'hanger'],
   summary: 'A padded shape with a slot, edged all round, stitched to the fold of a towel that hangs from it.',
   fields: FIELDS,
   draft: outlineOf,

@@ -10,6 +10,7 @@ type Params = AnswersOf<typeof TURNED_FIELDS>;
 export const turnedFlat: Construction<typeof TURNED_FIELDS> = {
   kind: 'turned-flat',
   name: 'Turned flat item',
+  called: ['bib', 'mat', 'panel'],
   summary: 'Bib, cloth or cushion front: the back goes on face down, the whole is turned through an opening.',
   fields: TURNED_FIELDS,
   draft: outlineOf,

@@ -43,6 +43,7 @@ const CLEAR_MM = 8;
 export const zipPouch: Construction<typeof FIELDS> = {
   kind: 'zip-pouch',
   name: 'Lined zip pouch',
+  called: ['pouch', 'purse', 'case', 'bag', 'zipped'],
   summary:
     'Panels flipped away from a zip, linings under the hoop, a back on top; turned through lining and zip.',
   fields: FIELDS,

@@ -161,6 +161,28 @@ export const machineTraits = {
     start: {},
     fields: {}
   },
+  baste: {
+    label: 'Stitch the machine’s own basting box',
+    mark: 'machine',
+    wording: () =>
+      say(
+        'Stitch the machine’s own basting box',
+        'Asked for at the machine: no stop of the file does it. Any thread, round the design, before its first stop.'
+      ),
+    caution: CAUTION.needle,
+    time: 'speed',
+    waits: null,
+    hoop: 'stays',
+    stack: (run) => ({ does: 'stitch', run: { ...run, name: 'Basting box', role: 'basting' } }),
+    order: 'work',
+    wall: false,
+    done: 'once',
+    bobbin: null,
+    ready: null,
+    spoken: null,
+    start: { stitches: 150 },
+    fields: { lineId: ASK.line, stitches: number('Stitches') }
+  },
   snip: {
     label: 'Snip tails and jumps',
     mark: 'cut',
@@ -230,6 +252,7 @@ export const machineTraits = {
   | 'speed'
   | 'mount'
   | 'trace'
+  | 'baste'
   | 'snip'
   | 'check-under'
   | 'inspect'

@@ -1,4 +1,4 @@
-import type { EdgeOnLine, Face, Hold, OperationOf } from '$lib/core/documents/item';
+import type { EdgeOnLine, Face, Hold, OperationOf, Role } from '$lib/core/documents/item';
 
 /**
  * What an operation does to the sandwich in the hoop, in few enough words that the simulation knows them all. An operation
@@ -43,8 +43,16 @@ export type StackEffect =
   | { does: 'wind'; threadId: string | null }
   | { does: 'needle'; needle: string }
   | { does: 'fit'; what: OperationOf<'hardware'>['kind']; count: number }
-  /** Another file is stitched. */
-  | { does: 'stitch'; run: OperationOf<'insert-run'> };
+  | { does: 'stitch'; run: OwnRun };
+
+/** What the needle stitches though no stop of the file does: another file, or a box that the machine makes by itself. */
+export interface OwnRun {
+  name: string;
+  role: Role;
+  stitches: number;
+  lineId?: string | undefined;
+  threadId?: string | undefined;
+}
 
 /** An effect of one kind. */
 export type EffectOf<D extends StackEffect['does']> = Extract<StackEffect, { does: D }>;

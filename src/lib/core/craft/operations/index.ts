@@ -2,7 +2,7 @@ export { isNamedFor } from './named';
 export { cautionOf } from './cautionOf';
 export { STOP_CAUTION } from './cautions';
 export { does, effectOf, fusedBy, stepDoes } from './effectOf';
-export type { StackEffect } from './effects';
+export type { OwnRun, StackEffect } from './effects';
 export { GLOSSARY, wordsIn } from './glossary';
 export { handTime } from './handTime';
 export { hoopAfter, hoopMove, hoopWords } from './hoopState';

@@ -71,7 +71,7 @@ export const loadingTraits = {
     time: () => [spent('setUp'), spent('resumeAt')],
     waits: null,
     hoop: 'stays',
-    stack: (run) => ({ does: 'stitch', run }),
+    stack: ({ fileName, ...run }) => ({ does: 'stitch', run: { ...run, name: fileName, role: 'lettering' } }),
     order: 'work',
     wall: true,
     done: 'each-copy',

@@ -36,6 +36,8 @@ export interface ExpectedStop {
   asCharted: Role[];
   /** The stop whose row often holds this one too, as an outline holds the hole marks. */
   sharesRowOf?: string;
+  /** Only where the row’s name says both. */
+  sharesIfNamed?: boolean;
   /** The stop whose rows run again here, in another hooping. */
   again?: string;
   /** The file it is in, where the pattern has several. */

@@ -5,11 +5,11 @@ import {
   findStop,
   type HandStep,
   type Item,
-  type OperationOf,
   type Role,
   type StopStep
 } from '$lib/core/documents/item';
 import { sketchOf } from '$lib/core/stitching/stitches';
+import type { OwnRun } from '$lib/core/craft/operations';
 import type { Layer, Seam, StackState, ThreadSide } from './state';
 import { clothAlong, liesAt, shareOn } from './under';
 
@@ -40,18 +40,18 @@ export function stitchStop(state: StackState, step: StopStep, item: Item): StopS
   });
 }
 
-/** A file run in between, as a name, stitches as a stop would. */
+/** A file run in between, or a box of the machine’s own, stitches as a stop would. */
 export function stitchRun(
   state: StackState,
   step: HandStep,
-  op: OperationOf<'insert-run'>,
+  { role, threadId = '', lineId }: OwnRun,
   item: Item
 ): StopStitched {
   return stitch(state, item, step.id, {
     stopId: null,
-    role: 'lettering',
-    threadId: op.threadId ?? '',
-    lineIds: op.lineId === undefined ? [] : [op.lineId],
+    role,
+    threadId,
+    lineIds: lineId === undefined ? [] : [lineId],
     through: false,
     sketch: []
   });

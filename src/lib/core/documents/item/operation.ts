@@ -167,6 +167,11 @@ export const Operation = z.discriminatedUnion('do', [
     stitches: z.number().int().min(0).max(200_000).default(0)
   }),
   z.object({
+    do: z.literal('baste'),
+    lineId: LineId,
+    stitches: z.number().int().min(0).max(20_000).default(0)
+  }),
+  z.object({
     do: z.literal('snip'),
     side: z.enum(['front', 'back', 'both']),
     jumps: z.number().int().min(0).max(500)

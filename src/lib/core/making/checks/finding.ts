@@ -117,7 +117,7 @@ function readRuns(item: Item, trace: StackStep[]): StopRun[] {
     if (!after || !seam) return [];
     const stop = step.kind === 'stop' ? (findStop(item, step.stopId) ?? null) : null;
     const run = stepDoes(step, 'stitch')?.run;
-    const called = stop ? `Stop ${stop.number ?? '?'}` : run ? `“${run.fileName}”` : '';
+    const called = stop ? `Stop ${stop.number ?? '?'}` : run ? `“${run.name}”` : '';
     const { role, threadId, lineIds, paths, through } = seam;
     const width = Math.max(0, ...(stop?.phases ?? []).map((phase) => phase.width ?? 0));
     return [

@@ -1,5 +1,5 @@
 import { found } from '$lib/core/craft/findings';
-import { type Role, WASHES_OUT } from '$lib/core/documents/item';
+import { findPiece, type Role, WASHES_OUT } from '$lib/core/documents/item';
 import { type Check, type Finding, runsOf } from './finding';
 
 const OVER: readonly Role[] = ['decoration', 'lettering', 'satin-edge', 'applique-edge'];
@@ -11,7 +11,9 @@ export const untacked: Check = (context) => {
     const joined = after.state.seams.at(-1)?.layers ?? [];
     if (!OVER.includes(role)) return [];
     return before.layers.flatMap(({ pieceId, name, where, holds, material }): Finding[] => {
-      const firm = holds.some((hold) => hold !== 'tape' && hold !== 'pins');
+      // What is whole and hangs from the ring by its own weight is held by pins round the design.
+      const bought = findPiece(context.item, pieceId)?.readyMade !== undefined;
+      const firm = holds.some((hold) => hold !== 'tape' && (bought || hold !== 'pins'));
       if (
         WASHES_OUT.includes(material.kind) ||
         where === 'hooped' ||

@@ -1,14 +1,15 @@
-import type { OperationOf, Stop } from '$lib/core/documents/item';
+import type { OwnRun } from '$lib/core/craft/operations';
+import type { Stop } from '$lib/core/documents/item';
 
-/** A file run in between, timed as the lettering stop it is. */
-export function asStop({ stitches, fileName, threadId }: OperationOf<'insert-run'>): Stop {
+/** What is stitched though no stop of the file does it, timed as the stop it would be. */
+export function asStop({ stitches, name, role, threadId = '' }: OwnRun): Stop {
   return {
     id: 'run',
     number: null,
-    name: fileName,
-    role: 'lettering',
+    name,
+    role,
     confidence: 1,
-    threadId: threadId ?? '',
+    threadId,
     visible: 'front',
     countSource: 'maker',
     phases: [{ stitches, attended: false }],

@@ -4,6 +4,7 @@ import {
   does,
   handTime,
   hoopAfter,
+  type OwnRun,
   stepDoes,
   STOP_CAUTION,
   traitsOf,
@@ -14,7 +15,6 @@ import {
   findThread,
   type Item,
   type Operation,
-  type OperationOf,
   stitchesOf,
   type Stop
 } from '$lib/core/documents/item';
@@ -111,8 +111,8 @@ export function planSteps(
   };
   const atSpeed = (): Machine => (speed === null ? machine : { ...machine, setSpm: speed });
 
-  const runParts = (op: OperationOf<'insert-run'>): NeedleParts =>
-    op.stitches > 0 ? needleParts(asStop(op), atSpeed(), hoop) : NO_NEEDLE;
+  const runParts = (run: OwnRun): NeedleParts =>
+    run.stitches > 0 ? needleParts(asStop(run), atSpeed(), hoop) : NO_NEEDLE;
 
   addHand('set-up', null, { do: 'set-up', ...(turned && { turned }) }, '');
   for (const step of item.steps) {

@@ -1,4 +1,5 @@
 export { type CountGuess, GUESS_FACTOR, guessFor, widened, withGuesses } from './guessed';
+export { type Compared, comparedTimes } from './compared';
 export { fromDefaults, halfRange, sumEstimates } from './estimate';
 export { handsEstimate, needleEstimate } from './learnedEstimate';
 export {

@@ -57,9 +57,10 @@ export function stagesOf({ steps }: Pick<Plan, 'steps'>, hoopingOf: ReadonlyMap<
 
 function phased(steps: readonly PlanStep[]): PhasedStep[] {
   const isOp = (step: PlanStep, kind: OperationKind): boolean => step.op?.do === kind;
-  const firstStop = steps.findIndex((step) => step.kind === 'stop' || isOp(step, 'insert-run'));
+  const stitches = (step: PlanStep): boolean => step.kind === 'stop' || does(step.op, 'stitch') !== null;
+  const firstStop = steps.findIndex(stitches);
   const on = steps.findIndex((step) => isOp(step, 'hoop-on'));
-  const lastStop = steps.findLastIndex((step) => step.kind === 'stop' || isOp(step, 'insert-run'));
+  const lastStop = steps.findLastIndex(stitches);
   const begin = on >= 0 && (firstStop < 0 || on < firstStop) ? on : Math.max(0, firstStop);
   const off = steps.findIndex((step, at) => at > lastStop && isOp(step, 'hoop-off'));
   const end = off >= 0 ? off : lastStop;

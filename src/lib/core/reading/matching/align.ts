@@ -1,4 +1,5 @@
 import type { ExpectedStop } from '$lib/core/craft/sequence';
+import type { Role } from '$lib/core/documents/item';
 import type { ReadRow } from '$lib/core/reading/papers';
 
 /** A match made by the maker’s own hand: this row is these expected stops; none means an extra stop. */
@@ -76,10 +77,14 @@ export function align(rows: ReadRow[], all: ExpectedStop[], fixed: FixedMatch[] 
       if (!own) return EXTRA;
       return own.keys.length === 0 ? BY_HAND : -Infinity;
     },
-    (row, stop) => {
+    (row, stop, last) => {
       // A row matched by hand stands for exactly what the maker said.
       const own = fixedByLine.get(row.line);
-      return own || primaryOf.has(stop.key) ? -Infinity : SHARED;
+      if (own || primaryOf.has(stop.key)) return -Infinity;
+      // One that names both is as like as the one it is liker to.
+      const both = [stop, last].every(({ words }) => words.test(saidIn(row)));
+      if (stop.sharesIfNamed && !both) return -Infinity;
+      return SHARED + (both ? Math.max(0, likeness(row, stop) - likeness(row, last)) : 0);
     }
   );
 
@@ -111,17 +116,50 @@ export function inPatternOrder(rows: ReadRow[], expected: ExpectedStop[]): ReadR
     .map(({ row }, at) => ({ ...row, number: at + 1 }));
 }
 
+const saidIn = ({ name, colour }: ReadRow): string => `${name} ${colour}`.toLowerCase();
+
 /** How well a row suits an expected stop: above 0 it does, below it does not. */
 function likeness(row: ReadRow, stop: ExpectedStop): number {
-  const text = `${row.name} ${row.colour}`.toLowerCase();
+  const text = saidIn(row);
   // Called the same, it is the same, whatever its words make others think of.
   if (isCalled(row, stop.name)) return CALLED_SO;
   let score = (stop.words.test(text) ? 1.5 : 0) + sameNumber(wordsOf(row.name), wordsOf(stop.name));
   if (row.role === stop.role) score += 3 * row.confidence;
   else if (stop.alsoRoles.includes(row.role)) score += 1.8 * row.confidence;
-  else score -= (stop.takesAny ? UNLIKE_BUT_TAKEN : UNLIKE) * row.confidence;
+  else {
+    score -= (stop.takesAny ? UNLIKE_BUT_TAKEN : UNLIKE) * row.confidence;
+    if (isSeen(row.role) && isSomewhereUnder(stop)) score -= HIDDEN * Math.max(0, row.confidence - GUESSED);
+  }
   return score;
 }
+
+/** What is stitched to be seen is no line that nobody will see, however well that line’s place is free. */
+const HIDDEN = 6;
+/** A role so unsure says nothing. */
+const GUESSED = 0.3;
+
+const isSeen = (role: Role): boolean => SEEN.includes(role);
+const SEEN: readonly Role[] = [
+  'decoration',
+  'lettering',
+  'quilting',
+  'applique-edge',
+  'satin-edge',
+  'lace',
+  'bars'
+];
+const isSomewhereUnder = ({ role, asCharted }: ExpectedStop): boolean =>
+  LINES.includes(role) && asCharted.length === 0;
+const LINES: readonly Role[] = [
+  'placement',
+  'tack-down',
+  'cut-line',
+  'join-seam',
+  'closing-seam',
+  'centre-mark',
+  'closure-mark',
+  'basting'
+];
 
 const wordsOf = (name: string): string[] => name.toLowerCase().match(/[a-z]+|\d+/g) ?? [];
 
@@ -176,7 +214,7 @@ function search(
   stops: ExpectedStop[],
   score: (row: ReadRow, stop: ExpectedStop) => number,
   extra: (row: ReadRow) => number,
-  shared: (row: ReadRow, stop: ExpectedStop) => number
+  shared: (row: ReadRow, stop: ExpectedStop, last: ExpectedStop) => number
 ): { keys: string[][]; score: number } {
   const width = stops.length + 1;
   const cell = (row: number, stop: number, state: State): number => (row * width + stop) * 3 + state;
@@ -212,7 +250,7 @@ function search(
         if (next) offer(i, j + 1, 0, here + (next.optional ? MISSING_OPTIONAL : MISSING), { from });
         const previous = rows[i - 1];
         if (next && previous && state === 1 && last && next.sharesRowOf === last.key) {
-          offer(i, j + 1, 1, here + shared(previous, next), { from, link: [i - 1, j] });
+          offer(i, j + 1, 1, here + shared(previous, next, last), { from, link: [i - 1, j] });
         }
       }
     }

@@ -1,33 +1,13 @@
 import type { AnyConstruction } from '$lib/core/craft/constructions';
-import type { ExpectedStop, Pattern } from '$lib/core/craft/sequence';
 import type { ReadRow } from '$lib/core/reading/papers';
-import { align } from './align';
+import { against, COUNTS, weighed } from './against';
+import { fewAnswers } from './builtLike';
 
 /** Answers changed one after another at most. */
 const ROUNDS = 3;
 
-/** A row that says so plainly what it does is that, mostly. */
-const PLAIN = 0.8;
-
-const isOfRole = ({ role }: ReadRow, stop: ExpectedStop): boolean =>
-  role === stop.role || stop.alsoRoles.includes(role) || stop.asCharted.includes(role);
-
-/** Rows that suit no stop or do something else than theirs, and needed stops that no row stands for; and how well the rest goes together. */
-interface Fit {
-  off: number;
-  score: number;
-}
-
-function fitOf(rows: readonly ReadRow[], { expected }: Pattern): Fit {
-  const { matches, missing, score } = align([...rows], expected);
-  const optional = new Set(expected.flatMap(({ key, optional: may }) => (may ? [key] : [])));
-  const extra = matches.filter(({ keys }) => keys.length === 0).length;
-  const otherwise = rows.filter((row, at) => {
-    const targets = expected.filter(({ key }) => matches[at]?.keys.includes(key));
-    return row.confidence >= PLAIN && targets.length > 0 && !targets.some((stop) => isOfRole(row, stop));
-  }).length;
-  return { off: extra + otherwise + missing.filter((key) => !optional.has(key)).length, score };
-}
+/** Only what the chart really says: so much less must speak against other answers. */
+const LESS = 0.6;
 
 /**
  * Answers of a construction that a chart gives: of what has few answers (how many, which way) those with which its rows and
@@ -44,32 +24,24 @@ export function answersFor(
   rows: readonly ReadRow[],
   usual: Readonly<Record<string, unknown>>
 ): Record<string, unknown> {
-  const fitWith = (answers: Record<string, unknown>): Fit | null => {
+  const costWith = (answers: Record<string, unknown>): number => {
     const made = patternOf({ ...usual, ...answers });
-    return made.ok ? fitOf(rows, made.pattern) : null;
+    return made.ok ? weighed(against(rows, made.pattern), COUNTS) : Infinity;
   };
-  let [changed, best] = [{} as Record<string, unknown>, fitWith({})];
-  for (let round = 0; round < ROUNDS && best && best.off > 0; round++) {
-    const { off } = best;
+  let [changed, cost] = [{} as Record<string, unknown>, costWith({})];
+  for (let round = 0; round < ROUNDS && cost > LESS; round++) {
     const others = questions.flatMap((question) =>
-      valuesOf(question).flatMap((value) => {
+      fewAnswers(question, MOST).map((value) => {
         const answers = { ...changed, [question.key]: value };
-        const fit = fitWith(answers);
-        // Only what the chart really says: fewer rows and stops that find nothing.
-        return fit && fit.off < off ? [{ answers, fit }] : [];
+        return { answers, cost: costWith(answers) };
       })
     );
-    const [next] = others.sort((a, b) => a.fit.off - b.fit.off || b.fit.score - a.fit.score);
-    if (!next) break;
-    [changed, best] = [next.answers, next.fit];
+    const [next] = others.sort((a, b) => a.cost - b.cost);
+    if (!next || next.cost > cost - LESS) break;
+    [changed, cost] = [next.answers, next.cost];
   }
   return changed;
 }
 
 /** How many at most are tried of what is counted. */
 const MOST = 6;
-
-function valuesOf(question: AnyConstruction['questions'][number]): unknown[] {
-  if (question.kind === 'choice') return question.options.map(({ value }) => value);
-  return question.kind === 'number' ? Array.from({ length: MOST }, (_, at) => at + 1) : [];
-}

@@ -5,7 +5,7 @@ export { phasesOf } from './stops';
 export { capitalised, ThreadRack } from './threadRack';
 export { blocksOf, stepBlocks } from './blocksOf';
 export { answersFor } from './answersFor';
-export { likeliest } from './likeliest';
+export { type BuiltLike, Constructions, type PaperSays } from './builtLike';
 export { madeFor } from './madeFor';
 export { withLists } from './listsAsVariants';
 export { matchPaper, withPaperNotes } from './paperNotes';

@@ -52,8 +52,11 @@ export function stepsOf(pattern: Pattern, built: Built, files: readonly BuiltFil
     if (entry.kind === 'stop') {
       const needs = needsOf(entry.needs);
       let last: string | undefined;
-      const ids = (built.byKey.get(entry.key) ?? []).map((stop, at) => {
-        for (const between of at === 0 ? [] : (betweenOf.get(entry.key) ?? [])) {
+      const stops = built.byKey.get(entry.key) ?? [];
+      const ids = stops.map((stop, at) => {
+        // Between two of one colour nothing is threaded or wound.
+        const alike = stops[at - 1]?.threadId === stop.threadId;
+        for (const between of at === 0 || alike ? [] : (betweenOf.get(entry.key) ?? [])) {
           if (between.kind !== 'hand') continue;
           const id = `${between.id}-${at + 1}`;
           addHand(between, id, last === undefined ? needs : [last], hoopingId, stop);

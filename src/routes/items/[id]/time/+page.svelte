@@ -4,9 +4,9 @@
   import type { Estimate } from '$lib/core/documents/plan';
   import { defaultSetup, type Setup } from '$lib/core/documents/shop';
   import { plan as planItem } from '$lib/core/making/plan';
-  import { halfRange } from '$lib/core/making/time';
+  import { type Compared, comparedTimes, halfRange } from '$lib/core/making/time';
   import { handMinutes, savings } from '$lib/core/running/runs';
-  import { changeSetup, live, runsThatTell, threadTable } from '$lib/data';
+  import { changeSetup, changeShop, live, runsThatTell, threadTable } from '$lib/data';
   import { keepEdit } from '../../../undo';
   import UndoBar from '../../../UndoBar.svelte';
   import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -57,7 +57,30 @@
   const ways = $derived(plan ? savings(plan, spared) : []);
   const logged = $derived(table.value?.logged ?? []);
   const teachers = $derived(table.value?.teachers ?? []);
+  const compared = $derived<Compared[]>(
+    plan && setup
+      ? comparedTimes({
+          claimed: setup.claimedMinutes,
+          displayed: setup.displayedMinutes,
+          logged: logged.map(({ actual }) => actual),
+          needle: plan.totals.needle,
+          hands: plan.totals.hands,
+          stitches: plan.stitches
+        })
+      : []
+  );
   let showing = $state(false);
+
+  /** The machine is taken for what it averages, from now on. */
+  const usePace = (paceSpm: number): void => {
+    const own = setup?.machineId;
+    void keepEdit(
+      changeShop((shop) => ({
+        ...shop,
+        machines: shop.machines.map((each) => (each.id === own ? { ...each, paceSpm } : each))
+      }))
+    );
+  };
 
   const set = (change: Partial<Setup>): void => {
     if (found) void keepEdit(changeSetup(found.item.id, (now) => ({ ...now, ...change })));
@@ -172,6 +195,16 @@
           )} needle, {formatMinutes(run.actual.hands)} hands.
         {:else}<br /><span class="text-soft">No run of it is logged yet.</span>{/each}
       </p>
+      {#each compared as { of, words, pace } (of)}
+        <p class="mt-2 border-l-4 border-needle px-3">
+          {words}
+          {#if pace !== undefined}
+            <button type="button" class="button mt-1 block" onclick={() => usePace(pace)}
+              >Take this machine for {pace} a minute</button
+            >
+          {/if}
+        </p>
+      {/each}
       <button type="button" class="button mt-3" aria-expanded={showing} onclick={() => (showing = !showing)}
         >{teachers.length === 0
           ? 'No runs to learn from yet'
