@@ -277,7 +277,8 @@ describe('hardware and what closes', () => {
     });
     expect(found(bib)).to.deep.equal([]);
     expect(at(bib, 'label')).to.be.below(at(bib, 'close'));
-    expect(at(bib, 'topstitch')).to.equal(at(bib, 'close') + 1);
+    // The iron comes between the two.
+    expect(at(bib, 'topstitch')).to.equal(at(bib, 'close') + 2);
     const planned = plan(bib, setupOf(bib), shop);
     expect(planned.steps.find(({ id }) => id === 'fasten')?.hands.value).to.equal(180);
     const quilt = bib.lines.find(({ id }) => id === 'quilt')?.path.points ?? [];

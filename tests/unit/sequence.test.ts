@@ -55,7 +55,7 @@ describe('a construction', () => {
     const made = constructionOf('snap-tab')?.patternOf({ width: 1, closing: 'glue' });
     expect(made?.ok === false ? made.problems : []).to.deep.equal([
       'Stitched outline, width: at least 15 mm',
-      'Closes with: choose one of: One snap, two holes; One eyelet and a ring; A ring through a punched hole; A ribbon loop in the seam, and a ring'
+      'Closes with: choose one of: One snap, two holes; One snap, round a ring; One eyelet and a ring; A ring through a punched hole; A ribbon loop in the seam, and a ring'
     ]);
   });
 });

@@ -196,6 +196,14 @@ export const WRONG: Wrong[] = [
     fix: 'Bobbin in burgundy'
   },
   {
+    construction: 'topper',
+    what: 'the interfacing left out',
+    mistake: gone('front-backed'),
+    finding: 'warn backed lay-front',
+    text: 'FRONT should have soft interfacing fused behind it, and no step does that.',
+    fix: 'Fuse it to FRONT'
+  },
+  {
     construction: 'layered-mat',
     what: 'the iron on the vinyl',
     mistake: op('press', { from: 'back' }),

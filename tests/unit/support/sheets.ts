@@ -12,7 +12,7 @@ export const SHEETS: Record<string, string[]> = {
   ],
   'border-patch': [
     ...['hoop stabiliser ground', 'hoop-on', 'S Colour 1', 'S Colour 2', 'S Cut line'],
-    ...['hoop-off', 'unhoop', 'cut-out', 'hoop base', 'hoop-on', 'S Patch: placement'],
+    ...['hoop-off', 'snip', 'unhoop', 'cut-out', 'hoop base', 'hoop-on', 'S Patch: placement'],
     ...['glue ground', 'lay ground above up', 'speed', 'S Border', 'hoop-off', 'inspect'],
     ...['snip', 'unhoop', 'cut-roughly', 'rinse', 'wait']
   ],
@@ -21,7 +21,7 @@ export const SHEETS: Record<string, string[]> = {
     ...['hoop film', 'hoop-on', 'load-file', 'S Placement line 1', 'frame-forward'],
     ...['lay blank-0 above up', 'frame-back', 'S Colour of patch 1', 'S Border of patch 1'],
     ...['S Placement line 2', 'frame-forward', 'lay blank-1 above up', 'frame-back'],
-    ...['S Colour of patch 2', 'S Border of patch 2', 'hoop-off', 'inspect', 'unhoop'],
+    ...['S Colour of patch 2', 'S Border of patch 2', 'hoop-off', 'inspect', 'snip', 'unhoop'],
     ...['topping-off film']
   ],
   'pile-patch': [
@@ -52,7 +52,7 @@ export const SHEETS: Record<string, string[]> = {
     ...['spray batting', 'hoop stabiliser batting front', 'hoop-on', 'S Outline', 'S Quilting'],
     ...['S Closure marks', 'hoop-off', 'lay back above down', 'hoop-on', 'S Closing seam'],
     ...['hoop-off', 'inspect', 'unhoop', 'untape', 'tear-away', 'cut-out', 'clip'],
-    ...['turn-through', 'press', 'close-opening', 'punch', 'hardware']
+    ...['turn-through', 'close-opening', 'press', 'punch', 'hardware']
   ],
   'layered-mat': [
     ...['hoop base', 'hoop-on', 'S Placement line', 'lay batting above up', 'lay top above up'],
@@ -80,8 +80,8 @@ export const SHEETS: Record<string, string[]> = {
   ],
   'mesh-lace': [
     ...['needle', 'hoop base-1 mesh-1', 'bobbin', 'hoop-on', 'S Lace 1', 'hoop-off', 'inspect'],
-    ...['unhoop', 'hoop base-2 mesh-2', 'bobbin', 'hoop-on', 'S Lace 2, mirrored', 'hoop-off'],
-    ...['inspect', 'unhoop', 'other', 'other', 'other', 'other', 'other', 'rinse', 'wait']
+    ...['snip', 'unhoop', 'hoop base-2 mesh-2', 'bobbin', 'hoop-on', 'S Lace 2, mirrored', 'hoop-off'],
+    ...['inspect', 'snip', 'unhoop', 'other', 'other', 'other', 'other', 'other', 'rinse', 'wait']
   ],
   'fused-applique': [
     ...['back-cloth first', 'back-cloth second', 'hoop stabiliser ground', 'hoop-on'],
@@ -114,9 +114,9 @@ export const SHEETS: Record<string, string[]> = {
   'cutwork-corner': [
     ...['hoop base-1', 'bobbin', 'hoop-on', 'S Placement line 1', 'lay cloth above up'],
     ...['S Tack-down 1', 'hoop-off', 'trim cloth', 'hoop-on', 'S Lace 1', 'hoop-off', 'inspect'],
-    ...['unhoop', 'untape', 'hoop base-2', 'bobbin', 'hoop-on', 'S Placement line 2'],
+    ...['snip', 'unhoop', 'untape', 'hoop base-2', 'bobbin', 'hoop-on', 'S Placement line 2'],
     ...['lay cloth above up', 'S Tack-down 2', 'hoop-off', 'trim cloth', 'hoop-on', 'S Lace 2'],
-    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'rinse', 'wait', 'press']
+    ...['hoop-off', 'inspect', 'snip', 'unhoop', 'untape', 'rinse', 'wait', 'press']
   ],
   'several-designs': [
     ...['hoop base', 'lay cloth-0 above up', 'lay cloth-1 above up', 'hoop-on'],
@@ -138,8 +138,8 @@ export const SHEETS: Record<string, string[]> = {
     ...['lay front-strip-1 above up', 'lay front-strip-2 above down', 'S Upper front seam'],
     ...['untape', 'flip front-strip-2', 'S Quilting', 'insert-run front-strip-2'],
     ...['S Closure marks', 'hoop-off', 'lay back-back above down', 'hoop-on', 'S Closing seam'],
-    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip', 'turn-through', 'press'],
-    ...['close-opening', 'punch', 'hardware']
+    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip', 'turn-through'],
+    ...['close-opening', 'press', 'punch', 'hardware']
   ],
   'plain-embroidery': [
     ...['mark-middle thing-thing', 'hoop thing-stabiliser', 'lay thing-thing above up', 'other', 'hoop-on'],
@@ -151,18 +151,18 @@ export const SHEETS: Record<string, string[]> = {
     ...['hoop hooping-stabiliser', 'lay batting-piece above up', 'hoop-on', 'S Placement line'],
     ...['lay front-cloth above up', 'S Tack-down', 'S Quilting', 'hoop-off'],
     ...['lay back-back above down', 'hoop-on', 'S Closing seam', 'hoop-off', 'inspect'],
-    ...['unhoop', 'untape', 'tear-away', 'cut-out', 'clip', 'turn-through', 'press'],
-    ...['close-opening', 'other']
+    ...['unhoop', 'untape', 'tear-away', 'cut-out', 'clip', 'turn-through'],
+    ...['close-opening', 'press', 'other']
   ],
   'pot-holder': [
     ...['hoop hooping-stabiliser', 'lay batting-piece above up', 'hoop-on', 'S Placement line'],
     ...['lay front-cloth above up', 'S Tack-down', 'S Quilting', 'hoop-off'],
     ...['lay loop-piece above up', 'lay back-back above down', 'lay back-batting above up'],
     ...['hoop-on', 'S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'untape', 'tear-away'],
-    ...['cut-out', 'clip', 'turn-through', 'press', 'close-opening', 'other']
+    ...['cut-out', 'clip', 'turn-through', 'close-opening', 'press', 'other']
   ],
   'envelope-cover': [
-    ...['hoop hooping-stabiliser hooping-cloth', 'hoop-on', 'S Colour', 'hoop-off'],
+    ...['hoop hooping-stabiliser hooping-cloth', 'hoop-on', 'S Colour', 'hoop-off', 'snip'],
     ...['lay back-back-upper above down', 'lay back-back-lower above down', 'hoop-on'],
     ...['S Closing seam', 'hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip'],
     ...['turn-through back-back-upper', 'press']
@@ -190,9 +190,9 @@ export const SHEETS: Record<string, string[]> = {
   ],
   'elastic-pocket': [
     ...['hoop hooping-stabiliser hooping-cloth', 'hoop-on', 'S Colour', 'other', 'hoop-off'],
-    ...['lay pocket-piece above up', 'lay back-back above down', 'hoop-on', 'S Closing seam'],
-    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip', 'turn-through', 'press'],
-    ...['close-opening', 'other']
+    ...['snip', 'lay pocket-piece above up', 'lay back-back above down', 'hoop-on', 'S Closing seam'],
+    ...['hoop-off', 'inspect', 'unhoop', 'untape', 'cut-out', 'clip', 'turn-through'],
+    ...['close-opening', 'press', 'other']
   ],
   own: [
     ...['hoop hooping-stabiliser', 'hoop-on', 'S Placement line', 'lay front-cloth above up'],

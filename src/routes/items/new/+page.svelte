@@ -3,7 +3,7 @@
   import { onDestroy, untrack } from 'svelte';
   import type { Face, Item } from '$lib/core/documents/item';
   import { withSentences } from '$lib/core/making/interpret';
-  import { defaultSetup, fitIn, hoopFor, type Setup, type Shop } from '$lib/core/documents/shop';
+  import { defaultSetup, fitIn, hoopFor, paceOf, type Setup, type Shop } from '$lib/core/documents/shop';
   import { plan, planAndTrace } from '$lib/core/making/plan';
   import {
     align,
@@ -77,12 +77,11 @@
   let hoopId = $state('');
   const size = $derived(made?.ok ? made.pattern.variant.size : undefined);
   const chosenMachine = $derived(machineId || (shop?.machines[0]?.id ?? ''));
+  const machine = $derived(shop?.machines.find(({ id: own }) => own === chosenMachine));
   const chosenHoop = $derived(hoopId || (shop ? hoopFor(shop.hoops, size).hoopId : ''));
 
-  const liesTurned = $derived.by(() => {
-    const hoop = shop?.hoops.find((each) => each.id === chosenHoop);
-    return hoop !== undefined && size !== undefined && fitIn(hoop, size)?.turned === true;
-  });
+  const hoop = $derived(shop?.hoops.find((each) => each.id === chosenHoop));
+  const liesTurned = $derived(hoop !== undefined && size !== undefined && fitIn(hoop, size)?.turned === true);
 
   const expected = $derived(made?.ok ? made.pattern.expected : []);
   /** The rows, those of a drawing laid round the outline that was chosen from it. */
@@ -131,6 +130,7 @@
           ...papers.kept,
           rows,
           alignment,
+          ...(machine && { pace: paceOf(machine) }),
           ...(reading && reading.thread.mmPerStitch !== null && { meaning: papers.meaning })
         }
       })
@@ -272,7 +272,7 @@
         {name}
         construction={construction?.name ?? ''}
         size={size && formatSize(size, shop.unit)}
-        hoop={shop.hoops.find((each) => each.id === chosenHoop)?.name}
+        hoop={hoop?.name}
         turned={liesTurned}
         needed={needed.length}
       />

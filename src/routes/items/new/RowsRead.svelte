@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
+  import { formatDuration, formatSize, formatThread, type LengthUnit } from '$lib/core/base/units';
   import { Role, ROLE_WORDS, ROLES } from '$lib/core/documents/item';
   import { colourOf, UNKNOWN_COLOUR } from '$lib/core/reading/evidence';
   import Swatch from '$lib/ui/Swatch.svelte';
@@ -79,10 +79,10 @@
     </p>
   {:else}
     <p class="text-soft">
-      {rows.length} stops, {stitches.toLocaleString('en')} stitches{facts?.stitches === stitches &&
-      stitches > 0
-        ? ', as the paper says'
-        : ''}{papers.instructions.length > 0
+      {rows.length} stops{stitches > 0
+        ? `, ${stitches.toLocaleString('en')} stitches`
+        : ''}{facts?.stitches === stitches && stitches > 0 ? ', as the paper says' : ''}{papers.instructions
+        .length > 0
         ? `, ${papers.instructions.length} instructions`
         : ''}{facts?.size ? `, finished size ${formatSize(facts.size, unit)}` : ''}
     </p>
@@ -147,7 +147,10 @@
                   ><Swatch colour={colourOf(row.colour) ?? UNKNOWN_COLOUR} />{row.colour}</span
                 >{/if}</td
             >
-            <td class="pr-3 text-right whitespace-nowrap">{row.stitches?.toLocaleString('en') ?? '?'}</td>
+            <td class="pr-3 text-right whitespace-nowrap"
+              >{row.stitches?.toLocaleString('en') ??
+                (row.seconds === undefined ? '?' : formatDuration(row.seconds))}</td
+            >
             <td class="pr-3 text-right whitespace-nowrap"
               >{row.threadMetres === null ? '' : formatThread(row.threadMetres, unit)}</td
             >

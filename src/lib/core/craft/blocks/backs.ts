@@ -91,6 +91,7 @@ export const backTurned: BlockMaker<typeof turnedFields> = {
     const closed = envelope || fastener ? { path: frame.seam, gaps: [] } : openings(site, p);
     const closing = site.line('closing', 'Closing seam', closed.path, closed.gaps);
     site.toTable();
+    site.snipJumps('front');
     site.freeHolds();
     site.freeToppings();
     if (fastener) s.must(site.hand('zip-open', { do: 'zip', pieceId: fastener.id, to: 'three-quarters' }));

@@ -25,6 +25,7 @@ export const cutLine: BlockMaker<typeof fields> = {
       thread: colour
     });
     site.toTable();
+    site.snipJumps('both');
     const out = site.hand('unhoop', { do: 'unhoop' });
     site.freeHolds();
     s.must(site.hand('cut', { do: 'cut-out', lineId: line, margin: 0 }, { needs: [stitched, out] }));

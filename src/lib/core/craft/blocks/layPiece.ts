@@ -33,7 +33,11 @@ export function layPiece(site: Site, lying: Lying): string {
   const { part, step = 'lay', label, cloth, use, area, side, face, hold, over = 0, note, more = {} } = lying;
   const piece = site.piece(part, label, cloth, use, { covers: area, ...more });
   if (side === 'below') site.toBack();
-  else site.toTable();
+  else {
+    site.toTable();
+    // Nobody reaches what it covers.
+    site.snipJumps('front', `-${step}`);
+  }
   const laid = site.hand(
     step,
     { do: 'lay', pieceId: piece, side, face, covers: area, over, hold },

@@ -51,6 +51,7 @@ export const sewUp: BlockMaker<typeof fields> = {
 
 const rinseFields = {
   loops: count('Loops to join', 0, 0, 200, '0: nothing is joined'),
+  soaked: choice('Soaked first', { no: 'No', yes: 'A few hours: dense or large lace' }, 'no'),
   form: choice('It dries', { flat: 'Flat', bowl: 'Over a bowl or another form' }, 'flat'),
   pressed: choice('Pressed', { no: 'No', yes: 'From the back, when it is dry' }, 'no')
 } as const;
@@ -64,12 +65,16 @@ export const rinseAll: BlockMaker<typeof rinseFields> = {
   group: 'Afterwards',
   fields: rinseFields,
   refuses: needsOut,
-  make(site, { loops, form, pressed }) {
+  make(site, { loops, form, pressed, soaked }) {
+    const before =
+      soaked === 'yes'
+        ? [site.hand('soak', { do: 'wait', why: 'soak' }, { needs: site.s.before })]
+        : site.s.before;
     const rinsed = site.hand(
       'rinse',
       { do: 'rinse' },
       {
-        needs: site.s.before,
+        needs: before,
         ...(form === 'bowl' && { note: 'Briefly: what is left of it stiffens the lace.' })
       }
     );

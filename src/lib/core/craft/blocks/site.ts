@@ -121,7 +121,21 @@ export class Site {
   outOfTheRing(part = '', needs: string[] = []): string {
     this.toTable();
     const looked = this.hand(`inspect${part}`, { do: 'inspect' }, { needs });
+    this.snipJumps('both', part);
     return this.hand(`unhoop${part}`, { do: 'unhoop' }, { needs: [looked] });
+  }
+
+  /** Snips what the design left between its parts, where one was stitched since anybody snipped: soon nobody reaches it. */
+  snipJumps(side: 'front' | 'both', part = ''): void {
+    const { entries, expected } = this.s.sofar;
+    const since = entries.findLastIndex(
+      (entry) => entry.kind === 'hand' && (entry.op.do === 'snip' || entry.op.do === 'hoop')
+    );
+    const stitched = new Set(
+      entries.slice(since + 1).flatMap((entry) => (entry.kind === 'stop' ? entry.key : []))
+    );
+    if (expected.some(({ key, role }) => stitched.has(key) && JUMPS.includes(role)))
+      this.hand(`snip${part}`, { do: 'snip', side, jumps: SNIPS });
   }
 
   /** Takes pins out of what is stitched down: tape lies outside the stitching and may wait, pins may not. */
@@ -218,3 +232,8 @@ export class Site {
     this.hand(`${kind}-${++this.#moves}`, { do: kind });
   }
 }
+
+/** The needle goes from part to part in these, and leaves jumps. */
+const JUMPS: readonly Role[] = ['decoration', 'lettering', 'applique-edge', 'lace'];
+/** Jumps to snip, where nobody has counted them. */
+const SNIPS = 4;

@@ -52,8 +52,13 @@ export function turnedOut(
     return;
   }
   const turned = site.hand('turn', { do: 'turn-through', lineId }, { needs: [after] });
-  if (pressed) site.hand('press', { do: 'press' }, { needs: [turned] });
-  if (opening === null) return;
+  // The iron comes last: the opening has its edges tucked in by then.
+  const press = (after: string): string =>
+    pressed ? site.hand('press', { do: 'press' }, { needs: [after] }) : after;
+  if (opening === null) {
+    press(turned);
+    return;
+  }
   if (label === 'opening')
     site.hand(
       'label',
@@ -66,10 +71,11 @@ export function turnedOut(
     { do: 'close-opening', lineId, by: byTopstitch ? 'machine' : closed === 'usual' ? 'hand' : closed },
     { needs: [turned], ...(byTopstitch && { note: 'The topstitch that goes all round closes it.' }) }
   );
+  const flat = press(close);
   if (topstitched === 'yes')
     site.hand(
       'topstitch',
       { do: 'other', title: 'Topstitch all round, 3 mm from the edge', seconds: TOPSTITCH_S },
-      { needs: [close] }
+      { needs: [flat] }
     );
 }

@@ -11,6 +11,11 @@ const FIELDS = {
   parts: count('Parts in the hoop', 1, 1, 6),
   layers: count('Layers of wash-away', 2, 2, 3, 'three for dense lace'),
   loops: count('Loops to join', 4, 0, 40, 'none for a single part'),
+  rinsed: choice(
+    'Rinsed',
+    { warm: 'Under warm water', soaked: 'Soaked a few hours: dense, or large' },
+    'warm'
+  ),
   inlay: choice('Cloth in the middle', { no: 'None', yes: 'An appliqué inlay' }, 'no'),
   inlayCloth: material('Inlay', { woven: 'Organza or cotton', felt: 'Felt' }, [
     'woven',
@@ -51,7 +56,7 @@ export const lace: Construction<typeof FIELDS> = {
       mode: p.oneColour === 'yes' ? 'one-run' : 'apart'
     }),
     block('finishing', 'finishing', { washed: 'later', pressed: 'no' }),
-    block('rinse', 'rinse-all', { loops: p.loops })
+    block('rinse', 'rinse-all', { loops: p.loops, soaked: p.rinsed === 'soaked' ? 'yes' : 'no' })
   ]
 };
 

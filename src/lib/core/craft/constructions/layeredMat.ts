@@ -19,7 +19,11 @@ const FIELDS = {
   borderWidth: length('Width of the satin edge', 5, 4, 8),
   layers: count('Layers of wash-away', 2, 1, 3, 'one is enough where the edge is light'),
   throughAll: choice('Quilted through the back', { no: 'No', yes: 'Yes, on purpose' }, 'no'),
-  lettering: choice('Lettering', { yes: 'As in the file', no: 'Left out' }, 'yes'),
+  lettering: choice(
+    'Lettering',
+    { yes: 'As in the file', own: 'A word from a file of its own', no: 'Left out' },
+    'yes'
+  ),
   top: material('Top', { woven: 'Woven cotton', canvas: 'Canvas' }, ['woven', 'Fern print', '#4d7148']),
   applique: choice(
     'Appliqué pieces',
@@ -63,15 +67,13 @@ export const layeredMat: Construction<typeof FIELDS> = {
     block('top', 'front', { cloth: p.top, lines: 'tack', thread: p.border }, 'Top'),
     block('details', 'details', { where: 'all', inside: 8, colours: [p.details] }, 'Details'),
     ...appliqueOf(p),
+    ...(p.lettering === 'own' ? [block('word', 'name', { ...wordAt(p), thread: p.details })] : []),
     ...(p.lettering === 'yes'
       ? [
           block('lettering', 'details', {
             what: 'lettering',
             where: 'spot',
-            width: p.width * 0.28,
-            height: p.height / 12,
-            // A heart is narrow below.
-            down: p.height * (p.shape === 'heart' ? 5 / 24 : 7 / 24),
+            ...wordAt(p),
             stitches: 0,
             inFile: 'maybe',
             colours: [p.details]
@@ -111,6 +113,12 @@ function appliqueOf(p: AnswersOf<typeof FIELDS>): Block[] {
     piece('first', p.first, p.firstHold, one ? 0 : -apart / 2, one ? 'Appliqué' : 'First appliqué'),
     ...(one ? [] : [piece('second', p.second, p.secondHold, apart / 2, 'Second appliqué')])
   ];
+}
+
+/** A word stands under the pieces. */
+function wordAt({ shape, width, height }: AnswersOf<typeof FIELDS>) {
+  // A heart is narrow below.
+  return { width: width * 0.28, height: height / 12, down: height * (shape === 'heart' ? 5 / 24 : 7 / 24) };
 }
 
 /** Two round pieces side by side, on an upright mat too. */

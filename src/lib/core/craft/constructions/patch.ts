@@ -12,8 +12,13 @@ import { block, hoopedGround, outlineOf } from './recipe';
 
 const FIELDS = {
   shape: outline('oval', 'rounded', 'rectangle', 'tab', 'shield', 'heart', 'scallop'),
-  width: length('Outer edge of the border, width', 80, 15, 400),
-  height: length('Outer edge of the border, height', 80, 15, 400),
+  measured: choice(
+    'The size is',
+    { border: 'The outer edge of the border', design: 'The design’s: the border comes round it' },
+    'border'
+  ),
+  width: length('Width', 80, 15, 400),
+  height: length('Height', 80, 15, 400),
   borderWidth: length('Width of the satin border', 4, 2, 10),
   designGap: length('Gap between design and border', 3, 0, 30),
   finish: choice('Goes on', { 'sew-on': 'Sewn on', 'iron-on': 'Ironed on' }, 'sew-on'),
@@ -40,7 +45,10 @@ export const patch: Construction<typeof FIELDS> = {
   called: ['patch', 'badge', 'emblem', 'brooch'],
   summary: 'Colours and border stitched on hooped felt or canvas, then cut out close. To sew on or iron on.',
   fields: FIELDS,
-  draft: outlineOf,
+  draft: ({ shape, measured, width, height, designGap, borderWidth }) => {
+    const round = measured === 'design' ? 2 * (designGap + borderWidth) : 0;
+    return outlineOf({ shape, width: width + round, height: height + round });
+  },
   recipe: (p) => [
     ...(p.lies === 'hooped'
       ? [hoopedGround(p)]

@@ -22,6 +22,7 @@ const FIELDS = {
     'Closes with',
     {
       snap: 'One snap, two holes',
+      'snap-ring': 'One snap, round a ring',
       eyelet: 'One eyelet and a ring',
       ring: 'A ring through a punched hole',
       'ribbon-loop': 'A ribbon loop in the seam, and a ring'
@@ -70,7 +71,7 @@ export const snapTab: Construction<typeof FIELDS> = {
 /** Where holes are punched: the other half of a snap sits at the far end. */
 function holes({ closing, outline: colour }: Params): Block[] {
   if (closing === 'ribbon-loop') return [];
-  const snap = closing === 'snap';
+  const snap = closing === 'snap' || closing === 'snap-ring';
   return [block('marks', 'marks', { marks: snap ? 2 : 1, where: snap ? 'ends' : 'top', thread: colour })];
 }
 
@@ -79,6 +80,12 @@ function hardware({ closing }: Params): Block[] {
   switch (closing) {
     case 'snap':
       return [block('snap', 'hardware', { what: 'snap', count: 1, holes: 2 })];
+    case 'snap-ring':
+      // Snapped last, round the ring.
+      return [
+        block('snap', 'hardware', { what: 'snap', count: 1, holes: 2 }),
+        block('ring', 'hardware', { ...ring, holes: 0 })
+      ];
     case 'eyelet':
       return [
         block('eyelet', 'hardware', { what: 'eyelet', count: 1, holes: 1 }),

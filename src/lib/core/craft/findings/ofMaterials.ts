@@ -70,6 +70,11 @@ export const MATERIAL_SAYINGS = {
     ({ film, piece }) => `${film} lies under ${piece} and would never come out once that is fused.`,
     'Take the film off first, or fuse at the end.'
   ),
+  'backed/left-out': saying<{ piece: string; material: string }>(
+    'warn',
+    ({ piece, material }) => `${piece} should have ${material} fused behind it, and no step does that.`,
+    'Fuse it before it is cut and laid: without it the cloth puckers, or does not hold.'
+  ),
   'iron/adhesive': saying<{ piece: string }>(
     'stop',
     ({ piece }) => `The iron would meet bare glue: ${piece} lies with its adhesive up.`,

@@ -86,7 +86,7 @@ export function writeHardware(op: OperationOf<'hardware'>): Wording {
     case 'snap':
       return say(
         many ? `Set ${op.count} snaps` : 'Set the snap',
-        'Each takes 2 caps, 1 socket, 1 stud. Test on a scrap first.'
+        'Each takes 2 caps, 1 socket, 1 stud. At one hole the cap is in front and the socket behind, at the other the cap is behind and the stud in front: so they meet. Test on a scrap first.'
       );
     case 'eyelet':
       return say(many ? `Set ${op.count} eyelets` : 'Set the eyelet', 'The flange goes on the front.');

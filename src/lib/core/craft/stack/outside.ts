@@ -25,6 +25,8 @@ export interface Outside {
 
 /** A sliver smaller than this is no region, mm². */
 const LEAST_AREA_MM2 = 80;
+/** Unless it is so much of its layer. */
+const LEAST_SHARE = 0.5;
 
 const known = new WeakMap<StackState, Outside>();
 
@@ -49,7 +51,8 @@ export function outside(state: StackState, item: Item): Outside {
       const cloth = within(layer);
       const visible: Region = open === null ? cloth : difference(cloth, open);
       const area = regionArea(visible);
-      if (area >= LEAST_AREA_MM2)
+      // An eye is small as a whole.
+      if (area >= Math.min(LEAST_AREA_MM2, LEAST_SHARE * regionArea(cloth)) && area > 0)
         shown.push({ layer, rightSide: layer.folded || layer.face === rightWhen, area, region: visible });
       open = open === null ? cloth : union(open, cloth);
     }

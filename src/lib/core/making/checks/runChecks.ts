@@ -47,6 +47,7 @@ import { unhooped } from './unhooped';
 import { neverTurned } from './neverTurned';
 import { untacked } from './untacked';
 import { upperTape } from './upperTape';
+import { unbacked } from './unbacked';
 import { uncutWindow } from './window';
 import { zip } from './zip';
 
@@ -91,6 +92,7 @@ const CHECKS: readonly Check[] = [
   topping,
   underlay,
   film,
+  unbacked,
   iron,
   template,
   needle,

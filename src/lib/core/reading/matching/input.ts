@@ -10,6 +10,8 @@ export interface ChartInput {
   setAside: number[];
   rows: ReadRow[];
   alignment: Alignment;
+  /** What the machine averages, stitches a minute: it turns minutes into counts. */
+  pace?: number;
 }
 
 export interface AssembleInput {

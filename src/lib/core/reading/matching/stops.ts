@@ -6,6 +6,9 @@ import type { ChartInput } from './input';
 import type { Built } from './remarks';
 import { capitalised, type ThreadRack } from './threadRack';
 
+/** A home machine averages so many stitches a minute, where nobody says. */
+const USUAL_PACE = 420;
+
 /** Stops as a chart has them, each on the expected stop it stands for; what the chart lacks gets no number. */
 export function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack): Built {
   const built: Built = { stops: [], byKey: new Map(), extras: [], named: new Map() };
@@ -17,7 +20,10 @@ export function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: Thr
     const match = matchOf.get(row.line);
     const targets = (match?.keys ?? []).flatMap((key) => expected.get(key) ?? []);
     const [first] = targets;
-    const { line, number, name, colour, stitches, threadMetres } = row;
+    const { line, number, name, colour, stitches: charted, threadMetres } = row;
+    const shown =
+      row.seconds === undefined ? null : Math.round((row.seconds / 60) * (chart.pace ?? USUAL_PACE));
+    const stitches = charted ?? shown;
     const role = first === undefined || acceptsRole(first, row.role) ? row.role : first.role;
     const becomesEdge = first !== undefined && first.role !== role && role === 'satin-edge';
     const stop: Stop = {
@@ -25,12 +31,17 @@ export function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: Thr
       ...(first && { expects: first.key }),
       number: number ?? at + 1,
       name: nameOf(row, targets),
-      chart: { line, number, name, colour, stitches, threadMetres },
+      chart: { line, number, name, colour, stitches: charted, threadMetres },
       role,
       confidence: match?.fixed ? 1 : role === row.role ? row.confidence : 0.7,
       threadId: threads.take(colour || 'Not charted', colourOf(colour)),
       visible: first?.visible ?? 'unknown',
-      countSource: stitches === null ? 'none' : row.stitched?.from === 'drawing' ? 'estimate' : 'chart',
+      countSource:
+        stitches === null
+          ? 'none'
+          : charted === null || row.stitched?.from === 'drawing'
+            ? 'estimate'
+            : 'chart',
       phases: phasesOf(stitches ?? 0, becomesEdge ? CHARTED_EDGE : first?.estimate),
       ...linesOf(row, targets),
       halts: true,

@@ -18,12 +18,15 @@ import { type Instruction, readInstructions } from './instructions';
 import { listsOf, type ReadList } from './lists';
 import { withRoles } from './roles';
 import { type MeaningGuess, threadMeaning } from './threadMeaning';
+import { type ShownRow, timesShown } from './timesShown';
 import { titleOf } from './title';
 
 /** A row of a chart with the role it seems to have, and the lines of the paper it stood on. */
 export type ReadRow = ChartRow &
   RoleGuess & {
     lines?: number[];
+    /** How long the machine shows it takes, where the paper says minutes and no stitches, s. */
+    seconds?: number;
     /** Where on the paper it stands. */
     place?: Place | undefined;
     /** Its stitches, where a drawing or a stitch list gave them. */
@@ -125,7 +128,7 @@ function readLines(
   const used = (lines: readonly PaperLine[]): PaperLine[] =>
     withoutFurniture(lines.filter(({ line, tokens }) => tokens.length > 0 && !setAside.includes(line)));
   const best = bestCandidate(views.map(used), layouts);
-  const rows = best ? rowsOf(best) : [];
+  const rows: ShownRow[] = best ? rowsOf(best) : timesShown(used(all));
   const kept = rows.filter(({ line }) => !setAside.includes(line));
   aside.push(
     ...rows
