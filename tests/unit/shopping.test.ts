@@ -1,4 +1,4 @@
-import { shapePath } from '$lib/core/base/geometry';
+import { isSymmetrical, shapePath } from '$lib/core/base/geometry';
 import { newCutJob } from '$lib/core/documents/cutJob';
 import type { Item } from '$lib/core/documents/item';
 import type { Hoop } from '$lib/core/documents/shop';
@@ -7,8 +7,6 @@ import { plan } from '$lib/core/making/plan';
 import {
   cutInputOf,
   diePasses,
-  isMirrored,
-  isSymmetrical,
   planCuts,
   reuseSpot,
   rollWays,
@@ -102,7 +100,7 @@ describe('a die', () => {
       last: 4
     });
   });
-  it('mirrors what lies wrong side up, unless it is the same both ways', () => {
+  it('a shape that is not its own mirror image comes out another way, as its face lies on the blades', () => {
     expect(isSymmetrical(shapePath('heart', 60, 50))).to.equal(true);
     const flag = {
       closed: true,
@@ -113,9 +111,6 @@ describe('a die', () => {
       ] as [number, number][]
     };
     expect(isSymmetrical(flag)).to.equal(false);
-    expect(isMirrored({ wrongSideUp: true, symmetrical: false })).to.equal(true);
-    expect(isMirrored({ wrongSideUp: true, symmetrical: true })).to.equal(false);
-    expect(isMirrored({ wrongSideUp: false, symmetrical: false })).to.equal(false);
   });
 });
 

@@ -2,6 +2,7 @@ export { alongAt, begunAt, bendsOf, cornersOf, pointAt } from './along';
 export { flattenCubic } from './curve';
 export { jaggedness } from './path';
 export { inset, offsetPath } from './offset';
+export { isSymmetrical } from './symmetry';
 export {
   box,
   type Extents,

@@ -1,13 +1,4 @@
 import { fusedBy } from '$lib/core/craft/operations';
-import {
-  difference,
-  extents,
-  mirrored,
-  type Path,
-  regionArea,
-  regionOf,
-  shifted
-} from '$lib/core/base/geometry';
 import type { Item } from '$lib/core/documents/item';
 
 /** Layers a die cuts in one pass. */
@@ -57,29 +48,4 @@ export function isFused({ pieces, steps }: Pick<Item, 'pieces' | 'steps'>, piece
     backed.some(({ kind }) => kind === 'fusible') ||
     steps.some((step) => step.kind === 'hand' && fusedBy(step.op) === pieceId)
   );
-}
-
-/**
- * Whether a shape must be mirrored: when its cloth lies wrong side up, as fused cloth does with its paper on top, and the
- * shape is not the same both ways. Folded layers give one of each.
- */
-export function isMirrored({
-  wrongSideUp,
-  symmetrical
-}: {
-  wrongSideUp: boolean;
-  symmetrical: boolean;
-}): boolean {
-  return wrongSideUp && !symmetrical;
-}
-
-/** Share of its area by which a shape may differ from its mirror image and still count as the same. */
-const ALIKE = 0.01;
-
-/** Whether a shape is its own mirror image, left and right exchanged. */
-export function isSymmetrical(path: Path): boolean {
-  const { minX, maxX, minY, maxY } = extents(path);
-  const centred = shifted(path, -(minX + maxX) / 2, -(minY + maxY) / 2);
-  const region = regionOf(centred);
-  return regionArea(difference(region, regionOf(mirrored(centred)))) < ALIKE * regionArea(region);
 }

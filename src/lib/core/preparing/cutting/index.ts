@@ -2,7 +2,7 @@ export { chosen, entryBought } from './choose';
 export { entryIdOf, isBought, TO_BUY } from './cloths';
 export { confirmCut, undoCut } from './confirm';
 export { type Demand, isZip, letterOf, shrinkageOf, type Want } from './demand';
-export { DIE_LAYERS, diePasses, isFused, isMirrored, isSymmetrical } from './dies';
+export { DIE_LAYERS, diePasses, isFused } from './dies';
 export { planCuts, type PlanCutsInput } from './planCuts';
 export type { MaterialPlan, PlannedCloth, Unplaced } from './result';
 export { leftWords, sequenceOf } from './sequence';
