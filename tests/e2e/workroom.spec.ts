@@ -56,6 +56,13 @@ test('the shop: a machine and a hoop come, change and go; a wrong figure is refu
   await page.reload();
   await expect(page.getByLabel('Needles').nth(1)).toHaveValue('6');
   await expect(page.getByLabel('Speed you set, spm').nth(1)).toHaveValue('600');
+  const positions = page.getByLabel('Mounting positions').first();
+  await positions.fill('9');
+  await positions.blur();
+  await expect(page.getByRole('alert')).toContainText('The number of mounting positions is not kept');
+  await positions.fill('2');
+  await positions.blur();
+  await expect(page.getByRole('alert')).toBeHidden();
   await page.getByRole('button', { name: 'Remove New machine' }).click();
   await expect(page.getByLabel('Needles')).toHaveCount(1);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
@@ -78,17 +85,17 @@ test('an iron-on patch without a chart, on another machine and hoop', async ({ p
   await page.getByLabel('Name of the item').fill('Fern patch');
   await page.getByLabel('Goes on').selectOption('iron-on');
   await page.getByLabel('Ground cloth, kind').selectOption('canvas');
-  await page.getByLabel('Outer edge of the border, width').fill('120 mm');
-  await page.getByLabel('Outer edge of the border, width').blur();
+  await page.getByLabel('Its size, width').fill('120 mm');
+  await page.getByLabel('Its size, width').blur();
   // The hoop follows the size until the maker chooses one.
   await expect(page.getByLabel('Hoop', { exact: true })).toHaveValue('hoop-130');
   await page.getByLabel('Hoop', { exact: true }).selectOption('hoop-100');
   await expect(page.getByText('The outline does not fit this hoop’s field.')).toBeVisible();
-  await page.getByLabel('Outer edge of the border, height').fill('4 mm');
-  await page.getByLabel('Outer edge of the border, height').blur();
+  await page.getByLabel('Its size, height').fill('4 mm');
+  await page.getByLabel('Its size, height').blur();
   await expect(page.getByText(/: From 15 mm to/)).toBeVisible();
-  await page.getByLabel('Outer edge of the border, height').fill('90 mm');
-  await page.getByLabel('Outer edge of the border, height').blur();
+  await page.getByLabel('Its size, height').fill('90 mm');
+  await page.getByLabel('Its size, height').blur();
   await page.getByRole('button', { name: 'Make the sheet' }).click();
 
   await expect(page.getByText('outside the stitch field of Small hoop').first()).toBeVisible();
@@ -206,10 +213,17 @@ test('by keyboard alone: a chart becomes a sheet', async ({ page }) => {
   await page.getByLabel('Paste the colour chart').focus();
   await page.keyboard.insertText('1 placement grey 120\n2 tack-down black 120\n3 outline white 420');
   await expect(page.getByRole('button', { name: 'Go on with 3 stops' })).toBeVisible();
-  await page.keyboard.press('Tab');
-  await expect(page.getByRole('button', { name: 'Make the sheet' })).toBeFocused();
-  await page.keyboard.press('Tab');
-  await expect(page.getByRole('button', { name: 'Go on with 3 stops' })).toBeFocused();
+  // Three lines may be of this or that: both that come nearest are reached, then what goes on without choosing.
+  const which = page.getByRole('group', { name: 'What is this the chart of?' }).getByRole('button');
+  await expect(which).toHaveCount(2);
+  for (const button of [
+    which.nth(0),
+    which.nth(1),
+    page.getByRole('button', { name: 'Go on with 3 stops' })
+  ]) {
+    await page.keyboard.press('Tab');
+    await expect(button).toBeFocused();
+  }
   await page.keyboard.press('Enter');
   await page.getByRole('radio', { name: 'Snap tab' }).focus();
   await page.keyboard.press('Space');

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { changeShop, freshId, getShop, isKept, live } from '$lib/data';
   import LengthField from '$lib/ui/fields/LengthField.svelte';
-  import NumberField from '$lib/ui/fields/NumberField.svelte';
   import { formatDuration } from '$lib/core/base/units';
   import {
     DEFAULT_HAND_TIMES,
@@ -11,12 +10,13 @@
     type Machine,
     Shop
   } from '$lib/core/documents/shop';
-  import { Plus, Trash2 } from '@lucide/svelte';
+  import { Plus } from '@lucide/svelte';
   import AsidePanel from '../AsidePanel.svelte';
   import BackupPanel from '../BackupPanel.svelte';
   import UndoBar from '../UndoBar.svelte';
   import { keepEdit } from '../undo';
   import { FIELDS } from './fields';
+  import HoopRow from './HoopRow.svelte';
   import MachineRow from './MachineRow.svelte';
 
   const stored = live(() => null, getShop);
@@ -172,68 +172,17 @@
     </p>
     <ul class="mt-2 border-t-[1.5px] border-ink">
       {#each shop.hoops as hoop (hoop.id)}
-        <li class="flex flex-wrap items-start gap-4 border-b border-rule pt-3">
-          <label class="flex flex-col gap-1"
-            ><span class="label">Name</span><input
-              class="field w-44"
-              value={hoop.name}
-              onchange={(event) => setHoop(hoop.id, { name: event.currentTarget.value })}
-            /></label
-          >
-          <LengthField
-            label="Field, width"
-            unit={shop.unit}
-            value={hoop.field.width}
-            onchange={(width) => setHoop(hoop.id, { field: { ...hoop.field, width } })}
-          />
-          <LengthField
-            label="Field, height"
-            unit={shop.unit}
-            value={hoop.field.height}
-            onchange={(height) => setHoop(hoop.id, { field: { ...hoop.field, height } })}
-          />
-          <LengthField
-            label="Ring outside, width"
-            unit={shop.unit}
-            value={hoop.ring.width}
-            onchange={(width) => setHoop(hoop.id, { ring: { ...hoop.ring, width } })}
-          />
-          <LengthField
-            label="Ring outside, height"
-            unit={shop.unit}
-            value={hoop.ring.height}
-            onchange={(height) => setHoop(hoop.id, { ring: { ...hoop.ring, height } })}
-          />
-          <NumberField
-            label="Speed limit, spm"
-            value={hoop.capSpm}
-            empty="none"
-            onchange={(capSpm) => setHoop(hoop.id, { capSpm })}
-          />
-          <NumberField
-            label="You own"
-            value={hoop.count ?? 1}
-            class="w-20"
-            onchange={(count) => count !== null && count >= 1 && count <= 50 && setHoop(hoop.id, { count })}
-          />
-          <LengthField
-            label="Keep off its edge"
-            unit={shop.unit}
-            value={hoop.safe ?? 0}
-            onchange={(safe) => safe <= 100 && setHoop(hoop.id, { safe })}
-          />
-          <button
-            type="button"
-            class="button button-quiet mt-6 ml-auto"
-            aria-label="Remove {hoop.name}"
-            disabled={shop.hoops.length === 1}
-            onclick={() =>
-              void keep(
-                (now) => ({ ...now, hoops: now.hoops.filter(({ id }) => id !== hoop.id) }),
-                `${hoop.name} is gone from the shop.`
-              )}><Trash2 size={20} aria-hidden="true" /></button
-          >
-        </li>
+        <HoopRow
+          {hoop}
+          unit={shop.unit}
+          only={shop.hoops.length === 1}
+          onchange={(change) => setHoop(hoop.id, change)}
+          onremove={() =>
+            void keep(
+              (now) => ({ ...now, hoops: now.hoops.filter(({ id }) => id !== hoop.id) }),
+              `${hoop.name} is gone from the shop.`
+            )}
+        />
       {/each}
     </ul>
     <button

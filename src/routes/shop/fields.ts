@@ -10,5 +10,6 @@ export const FIELDS: Record<string, string> = {
   height: 'The height',
   hands: 'The hand time',
   cutAccuracy: 'How far your cuts stray',
-  fileEnding: 'The ending of its files'
+  fileEnding: 'The ending of its files',
+  positions: 'The number of mounting positions'
 };

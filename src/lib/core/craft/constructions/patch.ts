@@ -17,8 +17,8 @@ const FIELDS = {
     { border: 'The outer edge of the border', design: 'The design’s: the border comes round it' },
     'border'
   ),
-  width: length('Width', 80, 15, 400),
-  height: length('Height', 80, 15, 400),
+  width: length('Its size, width', 80, 15, 400),
+  height: length('Its size, height', 80, 15, 400),
   borderWidth: length('Width of the satin border', 4, 2, 10),
   designGap: length('Gap between design and border', 3, 0, 30),
   finish: choice('Goes on', { 'sew-on': 'Sewn on', 'iron-on': 'Ironed on' }, 'sew-on'),

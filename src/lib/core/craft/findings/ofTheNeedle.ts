@@ -14,6 +14,17 @@ export const NEEDLE_SAYINGS = {
       `The stitching, ${sizeIn(size)}, fits ${hoop} ${turned ? 'upright' : 'turned a quarter'}, not as it lies now.`,
     'Turn the design a quarter at the machine; everything here is planned so.'
   ),
+  'mounting/too-few': saying<{ hoop: string; has: number; needed: number }>(
+    'warn',
+    ({ hoop, has, needed }) =>
+      `${hoop} has ${has === 1 ? 'one mounting position' : `${has} mounting positions`}, and this is stitched at ${needed}.`,
+    'Take a hoop that is moved on its mount, or hoop again for the other half.'
+  ),
+  'mounting/ring': saying<{ hoop: string; width: number; height: number; unit: string }>(
+    'stop',
+    ({ hoop, ...size }) => `Both halves together, ${sizeIn(size)}, do not lie in the ring of ${hoop}.`,
+    'Take a larger hoop, or make the design smaller.'
+  ),
   'bare/no-cloth': saying<{ called: string }>(
     'stop',
     ({ called }) => `${called} would run on bare stabiliser: there is no cloth under it.`,

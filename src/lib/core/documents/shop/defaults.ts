@@ -64,7 +64,7 @@ export function defaultShop(id: string): Shop {
  * in the smallest hoop whose field takes the outline, upright or turned a quarter.
  */
 export function defaultSetup(
-  item: { id: string; variants: { id: string; size: Size }[] },
+  item: { id: string; variants: { id: string; size: Size }[]; steps?: readonly MaybeMount[] },
   shop: Shop,
   variantId?: string
 ): Setup {
@@ -76,12 +76,39 @@ export function defaultSetup(
     itemId: item.id,
     variantId: variant?.id ?? '',
     machineId: machine?.id ?? '',
-    ...hoopFor(shop.hoops, variant?.size),
+    ...hoopFor(hoopsMovedTo(shop.hoops, positionsOf(item.steps ?? [])), variant?.size),
     copies: 1,
     threads: {},
     bobbin: 'white',
     schools: {}
   };
+}
+
+/** A step of an item that may move the hoop on its mount. */
+interface MaybeMount {
+  readonly kind: string;
+  readonly op?: object;
+}
+
+/**
+ * Mounting positions that the steps of an item move the hoop to; 1 where it is not moved.
+ *
+ * @example
+ * positionsOf(splitDesign.steps) // 2
+ */
+export function positionsOf(steps: readonly MaybeMount[]): number {
+  return Math.max(
+    1,
+    ...steps.flatMap(({ op }) =>
+      op && 'do' in op && op.do === 'mount' && 'position' in op ? Number(op.position) : []
+    )
+  );
+}
+
+/** Hoops that have so many mounting positions; all of them where none is said to. */
+export function hoopsMovedTo(hoops: readonly Hoop[], positions: number): readonly Hoop[] {
+  const able = hoops.filter((hoop) => (hoop.positions ?? 1) >= positions);
+  return able.length > 0 ? able : hoops;
 }
 
 interface Size {

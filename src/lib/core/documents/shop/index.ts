@@ -5,8 +5,10 @@ export {
   defaultShop,
   fitIn,
   hoopFor,
+  hoopsMovedTo,
   inVariant,
   paceOf,
+  positionsOf,
   smallestFit
 } from './defaults';
 export {

@@ -94,6 +94,13 @@ export const Hoop = z.object({
   ring: z.object({ width: Mm.min(10), height: Mm.min(10) }).describe('outer size of the ring, mm'),
   capSpm: Spm.nullable().default(null).describe('highest speed in this hoop, if it has one'),
   count: z.number().int().min(1).max(50).optional().describe('hoops of this size; one where missing'),
+  positions: z
+    .number()
+    .int()
+    .min(1)
+    .max(4)
+    .optional()
+    .describe('mounting positions at which it is clicked on, one after the other; one where missing'),
   safe: Mm.max(100)
     .optional()
     .describe('what stitches keep from the edge of the field, mm; nothing where missing')

@@ -23,6 +23,7 @@ import { iron } from './iron';
 import { leftOut } from './leftOut';
 import { looseEdge } from './looseEdge';
 import { loosePart } from './loosePart';
+import { mounting } from './mounting';
 import { named } from './named';
 import { needle } from './needle';
 import { opening } from './opening';
@@ -60,6 +61,7 @@ const CHECKS: readonly Check[] = [
   named,
   registration,
   field,
+  mounting,
   ring,
   faces,
   opening,
