@@ -3,7 +3,15 @@
   import { onDestroy, untrack } from 'svelte';
   import type { Face, Item } from '$lib/core/documents/item';
   import { withSentences } from '$lib/core/making/interpret';
-  import { defaultSetup, fitIn, hoopFor, paceOf, type Setup, type Shop } from '$lib/core/documents/shop';
+  import {
+    defaultSetup,
+    fitIn,
+    hoopFor,
+    hoopsMovedTo,
+    paceOf,
+    type Setup,
+    type Shop
+  } from '$lib/core/documents/shop';
   import { plan, planAndTrace } from '$lib/core/making/plan';
   import {
     align,
@@ -26,6 +34,7 @@
   import NotesMatch from './NotesMatch.svelte';
   import { forgetLayout, keepLayout } from './layouts';
   import { Papers } from './papers.svelte';
+  import { furtherOf, rounded } from './further';
   import { stored } from './stored';
   import PatternStage from './PatternStage.svelte';
   import StepsRead from './StepsRead.svelte';
@@ -60,9 +69,8 @@
     const facts = papers.lists[papers.firstList]?.facts ?? papers.reading?.facts;
     const asks = ['width', 'height'].every((key) => construction?.questions.some((each) => each.key === key));
     if (!facts?.size || !asks) return {};
-    return { width: round(facts.size.width), height: round(facts.size.height) };
+    return rounded(facts.size);
   });
-  const round = (mm: number): number => Math.round(mm * 10) / 10;
   /** What the chart answers; what the maker has answered stands. */
   const charted = $derived(papers.charted?.kind === kind ? papers.charted.answers : {});
   $effect(() => {
@@ -78,7 +86,10 @@
   const size = $derived(made?.ok ? made.pattern.variant.size : undefined);
   const chosenMachine = $derived(machineId || (shop?.machines[0]?.id ?? ''));
   const machine = $derived(shop?.machines.find(({ id: own }) => own === chosenMachine));
-  const chosenHoop = $derived(hoopId || (shop ? hoopFor(shop.hoops, size).hoopId : ''));
+  const hoops = $derived(
+    shop && made?.ok ? hoopsMovedTo(shop.hoops, made.pattern.entries, made.pattern.variant.finished) : []
+  );
+  const chosenHoop = $derived(hoopId || hoopFor(hoops, size).hoopId);
 
   const hoop = $derived(shop?.hoops.find((each) => each.id === chosenHoop));
   const liesTurned = $derived(hoop !== undefined && size !== undefined && fitIn(hoop, size)?.turned === true);
@@ -166,18 +177,10 @@
   }
 
   /** The item with the other lists of its paper as variants. */
-  function withFurther(own: Item): Item {
-    if (!made?.ok || !construction) return own;
-    const further = papers.further.flatMap(({ name: listName, size: its, rows: listRows }, at) => {
-      const overrides =
-        its && 'width' in stated ? { width: round(its.width), height: round(its.height) } : {};
-      const next = construction.patternOf({ ...given, ...overrides });
-      return next.ok
-        ? [{ id: `list-${at + 2}`, name: listName, overrides, rows: listRows, pattern: next.pattern }]
-        : [];
-    });
-    return withLists(own, made.pattern, further);
-  }
+  const withFurther = (own: Item): Item =>
+    made?.ok && construction
+      ? withLists(own, made.pattern, furtherOf(papers.further, construction, given, 'width' in stated))
+      : own;
 
   /** Which side is up, as the maker says where the sheet does not. */
   let faces = $state.raw<ReadonlyMap<number, Face>>(new Map());

@@ -4,6 +4,7 @@ import {
   hold,
   length,
   material,
+  onlyWhere,
   outline,
   stabiliserFields,
   thread,
@@ -17,7 +18,12 @@ const FIELDS = {
   shape: outline('tab', 'rounded', 'rectangle', 'oval'),
   width: length('Stitched outline, width', 30, 15, 200, 'the last outline, not the cut edge'),
   height: length('Stitched outline, height', 94, 15, 400),
-  outside: length('Cut outside the outline', 3, 1, 15),
+  edge: choice(
+    'Its edge',
+    { cut: 'A last line, cut outside it', satin: 'Satin round trimmed layers' },
+    'cut'
+  ),
+  outside: onlyWhere(length('Cut outside the outline', 3, 1, 15), 'edge', 'cut'),
   closing: choice(
     'Closes with',
     {
@@ -61,7 +67,9 @@ export const snapTab: Construction<typeof FIELDS> = {
       ? [block('loop', 'caught', { what: 'loop', side: 'top', width: 10, reach: 25 }, 'Ribbon loop')]
       : []),
     ...(p.backed === 'yes' ? [block('back', 'back-under', { cloth: p.back, thread: p.outline })] : []),
-    block('edge', 'edge-cut', { margin: p.outside, thread: p.outline }),
+    p.edge === 'satin'
+      ? block('edge', 'edge-satin', { thread: p.outline })
+      : block('edge', 'edge-cut', { margin: p.outside, thread: p.outline }),
     ...holes(p),
     block('finishing', 'finishing', { pressed: 'no' }),
     ...hardware(p)

@@ -64,7 +64,11 @@ export function defaultShop(id: string): Shop {
  * in the smallest hoop whose field takes the outline, upright or turned a quarter.
  */
 export function defaultSetup(
-  item: { id: string; variants: { id: string; size: Size }[]; steps?: readonly MaybeMount[] },
+  item: {
+    id: string;
+    variants: { id: string; size: Size; finished?: Size }[];
+    steps?: readonly MaybeMount[];
+  },
   shop: Shop,
   variantId?: string
 ): Setup {
@@ -76,7 +80,7 @@ export function defaultSetup(
     itemId: item.id,
     variantId: variant?.id ?? '',
     machineId: machine?.id ?? '',
-    ...hoopFor(hoopsMovedTo(shop.hoops, positionsOf(item.steps ?? [])), variant?.size),
+    ...hoopFor(hoopsMovedTo(shop.hoops, item.steps ?? [], variant?.finished), variant?.size),
     copies: 1,
     threads: {},
     bobbin: 'white',
@@ -105,11 +109,26 @@ export function positionsOf(steps: readonly MaybeMount[]): number {
   );
 }
 
-/** Hoops that have so many mounting positions; all of them where none is said to. */
-export function hoopsMovedTo(hoops: readonly Hoop[], positions: number): readonly Hoop[] {
-  const able = hoops.filter((hoop) => (hoop.positions ?? 1) >= positions);
-  return able.length > 0 ? able : hoops;
+/**
+ * Hoops that hold what is stitched at several mounting positions: its whole in the ring, and so many positions where hoops are said
+ * to have them. All of them where the hoop is not moved, or none would do.
+ *
+ * @param whole size of both halves together, mm
+ */
+export function hoopsMovedTo(
+  hoops: readonly Hoop[],
+  steps: readonly MaybeMount[],
+  whole: Size | undefined
+): readonly Hoop[] {
+  const positions = positionsOf(steps);
+  if (positions === 1) return hoops;
+  const holding = whole ? hoops.filter(({ ring }) => takes(ring, whole)) : hoops;
+  const able = holding.filter((hoop) => (hoop.positions ?? 1) >= positions);
+  return [able, holding, hoops].find((some) => some.length > 0) ?? hoops;
 }
+
+const takes = (room: Size, { width, height }: Size): boolean =>
+  (width <= room.width && height <= room.height) || (height <= room.width && width <= room.height);
 
 interface Size {
   width: number;

@@ -11,7 +11,8 @@ export const mounting: Check = (context) => {
   if (!moved) return [];
   const { id, name, ring } = plan.hoop;
   const has = hoops.find((hoop) => hoop.id === id)?.positions;
-  const [other] = hoopsMovedTo(hoops, needed).filter(({ positions = 1 }) => positions >= needed);
+  const box = extentsOfAll(runsOf(context).flatMap(({ paths }) => paths));
+  const [other] = hoopsMovedTo(hoops, item.steps, box).filter(({ positions = 1 }) => positions >= needed);
   // Where nobody has said how hoops are mounted, nobody knows better.
   const few: Finding[] =
     (has ?? (other ? 1 : needed)) < needed
@@ -28,7 +29,6 @@ export const mounting: Check = (context) => {
           }
         ]
       : [];
-  const box = extentsOfAll(runsOf(context).flatMap(({ paths }) => paths));
   if (!box || (box.width <= ring.width && box.height <= ring.height)) return few;
   const { width, height } = box;
   return [...few, found('mounting/ring', moved.id, { hoop: name, width, height, unit: plan.unit })];

@@ -1,6 +1,5 @@
 import type { AnyConstruction } from '$lib/core/craft/constructions';
-import type { Question } from '$lib/core/craft/sequence';
-import type { Pattern } from '$lib/core/craft/sequence';
+import type { Pattern, Question } from '$lib/core/craft/sequence';
 import type { ReadRow } from '$lib/core/reading/papers';
 import { against, COUNTS, weighed } from './against';
 
