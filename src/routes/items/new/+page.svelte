@@ -3,15 +3,7 @@
   import { onDestroy, untrack } from 'svelte';
   import type { Face, Item } from '$lib/core/documents/item';
   import { withSentences } from '$lib/core/making/interpret';
-  import {
-    defaultSetup,
-    fitIn,
-    hoopFor,
-    hoopsMovedTo,
-    paceOf,
-    type Setup,
-    type Shop
-  } from '$lib/core/documents/shop';
+  import { defaultSetup, fitIn, hoopFor, paceOf, type Setup, type Shop } from '$lib/core/documents/shop';
   import { plan, planAndTrace } from '$lib/core/making/plan';
   import {
     align,
@@ -34,7 +26,7 @@
   import NotesMatch from './NotesMatch.svelte';
   import { forgetLayout, keepLayout } from './layouts';
   import { Papers } from './papers.svelte';
-  import { furtherOf, rounded } from './further';
+  import { furtherOf, hoopsFor, rounded } from './further';
   import { stored } from './stored';
   import PatternStage from './PatternStage.svelte';
   import StepsRead from './StepsRead.svelte';
@@ -73,9 +65,7 @@
   });
   /** What the chart answers; what the maker has answered stands. */
   const charted = $derived(papers.charted?.kind === kind ? papers.charted.answers : {});
-  $effect(() => {
-    if (hasChart && usual && !answers[kind]) void papers.fit(kind, usual);
-  });
+  $effect(() => void (hasChart && usual && !answers[kind] && papers.fit(kind, usual)));
   const given = $derived(answers[kind] ?? { ...usual, ...charted, ...stated });
   const made = $derived(construction?.patternOf(given));
   let typedName = $state<string | null>(null);
@@ -86,9 +76,7 @@
   const size = $derived(made?.ok ? made.pattern.variant.size : undefined);
   const chosenMachine = $derived(machineId || (shop?.machines[0]?.id ?? ''));
   const machine = $derived(shop?.machines.find(({ id: own }) => own === chosenMachine));
-  const hoops = $derived(
-    shop && made?.ok ? hoopsMovedTo(shop.hoops, made.pattern.entries, made.pattern.variant.finished) : []
-  );
+  const hoops = $derived(shop && made?.ok ? hoopsFor(shop, made.pattern) : []);
   const chosenHoop = $derived(hoopId || hoopFor(hoops, size).hoopId);
 
   const hoop = $derived(shop?.hoops.find((each) => each.id === chosenHoop));

@@ -1,4 +1,6 @@
 import type { AnyConstruction } from '$lib/core/craft/constructions';
+import type { Pattern } from '$lib/core/craft/sequence';
+import { type Hoop, hoopsMovedTo, type Shop } from '$lib/core/documents/shop';
 import type { withLists } from '$lib/core/reading/matching';
 import type { Papers } from './papers.svelte';
 
@@ -26,3 +28,7 @@ export function furtherOf(
     return made.ok ? [{ id: `list-${at + 2}`, name, overrides, rows, pattern: made.pattern }] : [];
   });
 }
+
+/** Hoops of the shop that hold what a pattern makes. */
+export const hoopsFor = ({ hoops }: Shop, { entries, variant }: Pattern): readonly Hoop[] =>
+  hoopsMovedTo(hoops, entries, variant.finished);
