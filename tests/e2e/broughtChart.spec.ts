@@ -76,3 +76,20 @@ test('what the machine shows gives its pace in one press, and it can be taken ba
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('button', { name: /^Take this machine for/ })).toBeVisible();
 });
+
+test('colours and minutes, as a machine shows them, are a chart: its counts are estimates, and they last', async ({
+  page
+}) => {
+  await page.goto('/items/new');
+  await page.getByLabel('Paste the colour chart').fill('1  Brown  4 min\n2  Black  1:30');
+  await expect(page.getByRole('row', { name: /Brown/ })).toContainText('4 min');
+  await page.getByRole('button', { name: 'Go on with 2 stops' }).click();
+  await page.getByRole('radio', { name: /Plain embroidery/ }).click();
+  await expect(page.getByText('Your chart goes with: Basting box: The machine’s own')).toBeVisible();
+  await page.getByLabel('Name of the item').fill('Shown towel');
+  await page.getByRole('button', { name: 'Match the chart' }).click();
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Shown towel' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('1,680', { exact: false }).first()).toBeVisible();
+});

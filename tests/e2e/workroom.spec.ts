@@ -73,6 +73,7 @@ test('the shop: a machine and a hoop come, change and go; a wrong figure is refu
   await expect(page.getByLabel('Lay a piece')).toHaveClass(/font-bold/);
   await page.reload();
   await expect(page.getByLabel('Lay a piece')).toHaveValue('44');
+  await expect(positions).toHaveValue('2');
   await page.getByRole('button', { name: 'Back to the usual times' }).click();
   await expect(page.getByLabel('Lay a piece')).toHaveValue('30');
 });

@@ -66,6 +66,8 @@
   /** What the chart answers; what the maker has answered stands. */
   const charted = $derived(papers.charted?.kind === kind ? papers.charted.answers : {});
   $effect(() => void (hasChart && usual && !answers[kind] && papers.fit(kind, usual)));
+  /** Nothing is made of a chart before its answers are known. */
+  const settled = $derived(answers[kind] !== undefined || papers.charted?.kind === kind);
   const given = $derived(answers[kind] ?? { ...usual, ...charted, ...stated });
   const made = $derived(construction?.patternOf(given));
   let typedName = $state<string | null>(null);
@@ -243,7 +245,13 @@
       ondocument={(value) => void bringDocument(value)}
       onforget={() => void forgetLayout(papers)}
       onnext={() => (stage = 'pattern')}
-      shortcut={papers.told && !fits ? told : !hasChart || !made?.ok ? undefined : unsure ? which : shortcut}
+      shortcut={papers.told && !fits
+        ? told
+        : !hasChart || !made?.ok
+          ? undefined
+          : unsure || !settled
+            ? which
+            : shortcut}
     />
     {#snippet told()}
       <ReadsTold name={name || (papers.asked?.reading.title ?? '')} told={papers.told} />
@@ -252,7 +260,7 @@
     {/snippet}
     {#snippet which()}
       <LikeWhich
-        likely={papers.like}
+        likely={unsure ? papers.like : null}
         {constructions}
         unit={shop.unit}
         onchoose={(like) => (chosenKind = like)}

@@ -32,7 +32,9 @@
         <div class="flex flex-col gap-2">
           <Pictures {look} {name} {unit} height="7rem" />
           <button type="button" class="button" onclick={() => onchoose(kind)}>{name}</button>
-          <p class="text-sm text-soft">about {Math.max(1, Math.round(chance * 10))} in 10</p>
+          <p class="text-sm text-soft">
+            {chance < 0.1 ? 'less than 1' : `about ${Math.round(chance * 10)}`} in 10
+          </p>
         </div>
       {/each}
     </div>

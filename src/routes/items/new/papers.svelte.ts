@@ -232,9 +232,10 @@ export class Papers {
       this.charted = null;
       return;
     }
+    this.charted = null;
     const found = await this.#reader.answersFor(kind, $state.snapshot(this.rows) as ReadRow[], usual);
     // Where nobody knows, the usual answers stand.
-    if (found) this.charted = found.ok ? { kind, answers: found.value } : null;
+    if (found) this.charted = { kind, answers: found.ok ? found.value : {} };
   }
 
   /** Finds, in the background, what the chart may be of. */

@@ -233,7 +233,7 @@ export const backUnder: BlockMaker<typeof underFields> = {
     }
     site.toBack();
     site.freePins();
-    site.hand('snip', { do: 'snip', side: 'back', jumps: 4 });
+    site.snip('back');
     const laid = site.hand('lay', {
       do: 'lay',
       pieceId: piece,

@@ -127,7 +127,7 @@ function takeOut(site: Site): string {
   site.toTable();
   site.hand('inspect', { do: 'inspect' }, { needs: lastStop === null ? [] : [lastStop] });
   // Inside what is turned nobody sees them.
-  if (!site.standing.closing) site.hand('snip', { do: 'snip', side: 'both', jumps: 4 });
+  if (!site.standing.closing) site.snip('both');
   const out = site.hand('unhoop', { do: 'unhoop' }, { needs: [site.key('inspect')] });
   const { toppings, basted, closing, zip, hoop } = site.standing;
   // Tape keeps the layers of a pouch together until they are trimmed.

@@ -134,8 +134,12 @@ export class Site {
     const stitched = new Set(
       entries.slice(since + 1).flatMap((entry) => (entry.kind === 'stop' ? entry.key : []))
     );
-    if (expected.some(({ key, role }) => stitched.has(key) && JUMPS.includes(role)))
-      this.hand(`snip${part}`, { do: 'snip', side, jumps: SNIPS });
+    if (expected.some(({ key, role }) => stitched.has(key) && JUMPS.includes(role))) this.snip(side, part);
+  }
+
+  /** Snips tails and jumps, whether any are known or not. */
+  snip(side: 'front' | 'back' | 'both', part = ''): void {
+    this.hand(`snip${part}`, { do: 'snip', side, jumps: SNIPS });
   }
 
   /** Takes pins out of what is stitched down: tape lies outside the stitching and may wait, pins may not. */

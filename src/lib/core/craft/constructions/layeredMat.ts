@@ -1,10 +1,13 @@
+import { z } from 'zod';
 import {
   choice,
   count,
   hold,
   length,
   material,
+  onlyWhere,
   outline,
+  text,
   thread,
   type AnswersOf
 } from '$lib/core/craft/sequence';
@@ -25,6 +28,11 @@ const FIELDS = {
     'yes'
   ),
   top: material('Top', { woven: 'Woven cotton', canvas: 'Canvas' }, ['woven', 'Fern print', '#4d7148']),
+  word: onlyWhere(
+    text('The word', z.string().trim().min(1, 'write the word').max(40).default('Halt')),
+    'lettering',
+    'own'
+  ),
   applique: choice(
     'Appliqué pieces',
     {
@@ -67,7 +75,9 @@ export const layeredMat: Construction<typeof FIELDS> = {
     block('top', 'front', { cloth: p.top, lines: 'tack', thread: p.border }, 'Top'),
     block('details', 'details', { where: 'all', inside: 8, colours: [p.details] }, 'Details'),
     ...appliqueOf(p),
-    ...(p.lettering === 'own' ? [block('word', 'name', { ...wordAt(p), thread: p.details })] : []),
+    ...(p.lettering === 'own'
+      ? [block('word', 'name', { name: p.word, ...wordAt(p), thread: p.details })]
+      : []),
     ...(p.lettering === 'yes'
       ? [
           block('lettering', 'details', {

@@ -4,7 +4,7 @@ import { type Hoop, type Machine, type Setup, SETUP_VERSION, type Shop, SHOP_VER
 import { BOBBIN_KINDS } from './supplies';
 
 /** Pace of a machine nobody has measured yet, stitches a minute. */
-const DEFAULT_PACE = { single: 420, multi: 800 } as const;
+export const DEFAULT_PACE = { single: 420, multi: 800 } as const;
 
 /** What a machine really averages, or the default for its kind. */
 export function paceOf(machine: Machine): number {
@@ -114,6 +114,9 @@ export function positionsOf(steps: readonly MaybeMount[]): number {
  * to have them. All of them where the hoop is not moved, or none would do.
  *
  * @param whole size of both halves together, mm
+ *
+ * @example
+ * hoopsMovedTo([small, moved], splitDesign.steps, { width: 84, height: 154 }) // [moved]
  */
 export function hoopsMovedTo(
   hoops: readonly Hoop[],
@@ -122,13 +125,10 @@ export function hoopsMovedTo(
 ): readonly Hoop[] {
   const positions = positionsOf(steps);
   if (positions === 1) return hoops;
-  const holding = whole ? hoops.filter(({ ring }) => takes(ring, whole)) : hoops;
+  const holding = whole ? hoops.filter((hoop) => fitIn({ ...hoop, field: hoop.ring }, whole)) : hoops;
   const able = holding.filter((hoop) => (hoop.positions ?? 1) >= positions);
   return [able, holding, hoops].find((some) => some.length > 0) ?? hoops;
 }
-
-const takes = (room: Size, { width, height }: Size): boolean =>
-  (width <= room.width && height <= room.height) || (height <= room.width && width <= room.height);
 
 interface Size {
   width: number;
@@ -177,12 +177,16 @@ export function hoopFor(hoops: readonly Hoop[], size: Size | undefined): Pick<Se
 /** A setup for another variant of its item: the hoop is proposed anew for its size. */
 export function inVariant(
   setup: Setup,
-  { variants }: { variants: { id: string; size: Size }[] },
+  { variants, steps = [] }: Pick<Parameters<typeof defaultSetup>[0], 'variants' | 'steps'>,
   hoops: readonly Hoop[],
   variantId: string
 ): Setup {
   const variant = variants.find(({ id }) => id === variantId);
-  return { ...setup, variantId, ...(variant && hoopFor(hoops, variant.size)) };
+  return {
+    ...setup,
+    variantId,
+    ...(variant && hoopFor(hoopsMovedTo(hoops, steps, variant.finished), variant.size))
+  };
 }
 
 function areaOf({ field }: Hoop): number {

@@ -1,6 +1,7 @@
 export { defaultOffers, OffcutRule, Offer } from './buying';
 export {
   asTheDesignLies,
+  DEFAULT_PACE,
   defaultSetup,
   defaultShop,
   fitIn,

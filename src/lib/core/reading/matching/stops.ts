@@ -1,13 +1,11 @@
 import { type DetailColour, edgePhases, type ExpectedStop, type Pattern } from '$lib/core/craft/sequence';
 import type { CountSource, Phase, Stop } from '$lib/core/documents/item';
+import { DEFAULT_PACE } from '$lib/core/documents/shop';
 import { colourOf } from '$lib/core/reading/evidence';
 import type { ReadRow } from '$lib/core/reading/papers';
 import type { ChartInput } from './input';
 import type { Built } from './remarks';
 import { capitalised, type ThreadRack } from './threadRack';
-
-/** A home machine averages so many stitches a minute, where nobody says. */
-const USUAL_PACE = 420;
 
 /** Stops as a chart has them, each on the expected stop it stands for; what the chart lacks gets no number. */
 export function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: ThreadRack): Built {
@@ -22,7 +20,7 @@ export function stopsFromChart(pattern: Pattern, chart: ChartInput, threads: Thr
     const [first] = targets;
     const { line, number, name, colour, stitches: charted, threadMetres } = row;
     const shown =
-      row.seconds === undefined ? null : Math.round((row.seconds / 60) * (chart.pace ?? USUAL_PACE));
+      row.seconds === undefined ? null : Math.round((row.seconds / 60) * (chart.pace ?? DEFAULT_PACE.single));
     const stitches = charted ?? shown;
     const role = first === undefined || acceptsRole(first, row.role) ? row.role : first.role;
     const becomesEdge = first !== undefined && first.role !== role && role === 'satin-edge';
